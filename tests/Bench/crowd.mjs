@@ -1,6 +1,7 @@
 // 200 people who read and 20 who write at once, in a bank of 200,000, from this machine to this machine. A reader reads a question of a
 // list every 20 seconds, every fourth time of another list, found by words with its numbers beside it; a writer saves every 20 seconds.
 // Told beside it: the same requests one at a time.
+// People come within a minute, each asking for a list first; what counts is what follows, when all are there.
 // --readers=N --writers=N --seconds=N. BASE_URL names a running installation with that bank.
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
@@ -9,6 +10,7 @@ const base = process.env.BASE_URL ?? 'http://127.0.0.1:8080'
 const flag = (name, otherwise) => Number(process.argv.find((one) => one.startsWith(`--${name}=`))?.split('=')[1] ?? otherwise)
 const [readers, writers, seconds] = [flag('readers', 200), flag('writers', 20), flag('seconds', 60)]
 const MOST_MS = 1000
+const ARRIVAL_MS = 60_000
 const ACCOUNTS = 20
 const BANK = 'large-200000'
 const WORDS = (
@@ -16,7 +18,7 @@ const WORDS = (
 ).split(' ')
 const wait = (ms) => new Promise((done) => setTimeout(done, ms))
 /** As people do: mostly about so long, at times much longer. */
-const think = (ms) => wait(-Math.log(1 - Math.random()) * ms)
+const think = (ms) => wait(Math.min(-Math.log(1 - Math.random()) * ms, 4 * ms))
 
 /** One account's way to the API. */
 async function signIn(address) {
@@ -101,9 +103,10 @@ for (let i = 0; i < 12; i++) {
   alone.push(...seen)
 }
 seen = []
-const until = performance.now() + seconds * 1000
+const allThere = performance.now() + ARRIVAL_MS
+const until = allThere + seconds * 1000
 const person = async (act, pause) => {
-  await wait(Math.random() * pause) // not all at the same moment
+  await wait(Math.random() * ARRIVAL_MS) // not all at the same moment
   while (performance.now() < until) {
     await act()
     await think(pause)
@@ -113,6 +116,7 @@ await Promise.all([
   ...Array.from({ length: readers }, (_, i) => person(reading(calls[i % ACCOUNTS]), 20_000)),
   ...Array.from({ length: writers }, (_, i) => person(writing(calls[i % ACCOUNTS]), 20_000)),
 ])
+seen = seen.filter((each) => each.at >= allThere && each.at < until)
 const at = (list, share) => [...list].sort((a, b) => a - b)[Math.ceil(share * list.length) - 1] ?? 0
 const ms = (value) => `${value.toFixed(0)} ms`
 let missed = false

@@ -25,10 +25,11 @@ it('starts every part again that dies, and leaves nothing behind', function (): 
         $mode('.env'),
         $mode('run/key'),
         $mode('run/postgres.password'),
+        $mode("run/web-$here->port/config.php"),
         $mode("run/web-$here->port/php-fpm.sock"),
         $mode("run/web-$here->port/heavy.sock"),
         $mode('run/postgres.socket'),
-    ])->toBe(['600', '600', '600', '660', '660', '750']);
+    ])->toBe(['600', '600', '600', '600', '660', '660', '750']);
     $socket = "$here->folder/run/postgres.socket";
     $as = fn (string ...$who): string => (new Process([
         ...$who,

@@ -76,7 +76,7 @@ final class RollPlan
             $effort += $formula->node->accept(new Effort);
         }
         $this->effort = $effort;
-        if ($effort + self::effortIn($use) > self::MOST_EFFORT) {
+        if ($effort + self::effortIn([$use]) > self::MOST_EFFORT) {
             throw RollProblem::tooMuch('/variables/list');
         }
     }
@@ -148,11 +148,9 @@ final class RollPlan
         $this->workedOut[$variable->name] = [$variable, $formula];
     }
 
-    private static function effortIn(mixed $json): int
+    /** @param  array<array-key, mixed>|\stdClass  $json */
+    private static function effortIn(array|\stdClass $json): int
     {
-        if (! is_array($json) && ! $json instanceof \stdClass) {
-            return 0;
-        }
         if ($json instanceof \stdClass && is_string($json->expr ?? null)) {
             try {
                 return Formula::of($json->expr)->node->accept(new Effort);
@@ -161,7 +159,14 @@ final class RollPlan
             }
         }
 
-        return array_sum(array_map(self::effortIn(...), (array) $json));
+        $effort = 0;
+        foreach ((array) $json as $value) {
+            if (is_array($value) || $value instanceof \stdClass) {
+                $effort += self::effortIn($value);
+            }
+        }
+
+        return $effort;
     }
 
     private static function formula(string $text, string $path): Formula

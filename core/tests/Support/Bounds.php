@@ -4,39 +4,76 @@ declare(strict_types=1);
 
 namespace WideQuarry\Tests\Support;
 
-/** Values at and just beyond every bound that some schema of core/schema names. */
+/** Values at and just beyond every bound that a schema of core/schema names, itself or by what it refers to. */
 final class Bounds
 {
+    /** Beyond every bound, for a place where a reader has one and the schema has none. */
+    private const VERY_LARGE = 9_007_199_254_740_993;
+
+    private const VERY_LONG = 5000;
+
+    /** @var array<string, list<int>> keyword → values */
+    private array $found = ['maxLength' => [self::VERY_LONG], 'minimum' => [-1], 'maximum' => [self::VERY_LARGE]];
+
+    /** @var array<string, true> what has been looked into */
+    private array $seen = [];
+
+    /** @param  list<string>  $kinds  of the parts that stand in what is tried: schemas of others say nothing about it */
+    public function __construct(string $schema, private readonly array $kinds)
+    {
+        $this->collect("$schema#");
+        foreach ($this->found as $keyword => $bounds) {
+            $beside = array_merge(...array_map(fn (int $bound): array => [$bound - 1, $bound, $bound + 1], $bounds));
+            $this->found[$keyword] = array_values(array_unique($beside));
+        }
+    }
+
     /** @return list<mixed> to be tried in the place of a value: of its type, and some of others */
-    public static function around(mixed $value): array
+    public function around(mixed $value): array
     {
         $others = ['', 'x', true, 0, 1.5, null, [], new \stdClass];
 
         return match (true) {
-            is_string($value) => [...$others, ...array_map(fn (int $length): string => str_repeat('x', $length), self::of('maxLength'))],
-            is_int($value), is_float($value) => [...$others, ...self::of('minimum'), ...self::of('maximum')],
+            is_string($value) => [...$others, ...array_map(fn (int $length): string => str_repeat('x', $length), $this->found['maxLength'])],
+            is_int($value), is_float($value) => [...$others, ...$this->found['minimum'], ...$this->found['maximum']],
             is_bool($value) => [...$others, false],
             default => $others,
         };
     }
 
-    /** @return list<int> a bound's values in all schemas, with those one below and one above */
-    private static function of(string $keyword): array
+    /** @param  string  $reference  a file of core/schema and a JSON Pointer into it: "common.json#/$defs/id" */
+    private function collect(string $reference): void
     {
-        /** @var array<string, list<int>> $known */
-        static $known = [];
-        if (! isset($known[$keyword])) {
-            $found = [];
-            foreach (glob(__DIR__.'/../../schema/{*,*/*}.json', GLOB_BRACE) ?: [] as $file) {
-                preg_match_all("/\"$keyword\": *(\\d+)/", (string) file_get_contents($file), $matches);
-                $found = [...$found, ...array_map(intval(...), $matches[1])];
-            }
-            $beside = fn (int $bound): array => [$bound - 1, $bound, $bound + 1];
-            $around = array_merge(...array_map($beside, array_values(array_unique($found))));
-            $known[$keyword] = array_values(array_unique($around));
+        [$file, $pointer] = explode('#', "$reference#");
+        $isOfAnother = preg_match('~^parts/(\w+)\.json$~D', $file, $part) === 1 && ! in_array($part[1], $this->kinds, true);
+        if ($isOfAnother || isset($this->seen["$file#$pointer"])) {
+            return;
         }
+        $this->seen["$file#$pointer"] = true;
+        $node = json_decode(json_encode(Schemas::schema($file), JSON_THROW_ON_ERROR), true);
+        foreach (array_slice(explode('/', $pointer), 1) as $step) {
+            $node = is_array($node) ? $node[$step] ?? null : null;
+        }
+        if (! is_array($node)) {
+            throw new \LogicException("Nothing stands at $file#$pointer.");
+        }
+        $this->within($file, $node);
+    }
 
-        return $known[$keyword];
+    /** @param  array<array-key, mixed>  $node */
+    private function within(string $file, array $node): void
+    {
+        foreach ($node as $key => $value) {
+            if ($key === '$ref' && is_string($value)) {
+                [$to, $pointer] = explode('#', "$value#");
+                $folder = str_starts_with($file, 'parts/') && ! str_starts_with($to, '../') ? 'parts/' : '';
+                $this->collect(($to === '' ? $file : $folder.str_replace('../', '', $to))."#$pointer");
+            } elseif (isset($this->found[$key]) && is_int($value)) {
+                $this->found[$key][] = $value;
+            } elseif (is_array($value) && $key !== '$defs') {
+                $this->within($file, $value);
+            }
+        }
     }
 
     /**
@@ -49,10 +86,17 @@ final class Bounds
     public static function disagreements(string $schema, \stdClass $valid, callable $read, string $within = ''): array
     {
         $found = [];
+        $bounds = new self($schema, array_values(array_unique(array_column((array) ($valid->parts ?? []), 'kind'))));
+        $tried = [];
         foreach (Schemas::paths($valid) as $path => $value) {
+            $place = preg_replace('~/\d+(?=/)~', '/…', $path).' '.gettype($value);
+            if (isset($tried[$place])) {
+                continue; // the same field of another entry of the list
+            }
+            $tried[$place] = true;
             $mayBeLong = preg_match('~/(html|body|text|instructions|processing)$~D', $path) === 1;
-            foreach (str_starts_with($path, $within) ? self::around($value) : [] as $other) {
-                if (is_string($other) && strlen($other) > 5000 && ! $mayBeLong) {
+            foreach (str_starts_with($path, $within) ? $bounds->around($value) : [] as $other) {
+                if (is_string($other) && strlen($other) > self::VERY_LONG && ! $mayBeLong) {
                     continue; // takes its time, and says nothing that 5,000 characters do not
                 }
                 $changed = Schemas::patched($valid, [(object) ['op' => 'replace', 'path' => $path, 'value' => $other]]);

@@ -69,12 +69,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     edit.put({ regions: next })
     select(made)
   }
-  const key = (id: string) => {
-    const was = isPositive(rule(id)?.credit ?? '0')
-    if (max !== 1 || was) return set(withRule(rules, id, { credit: was ? '0' : '1' }))
-    // one may be picked: another full answer stays beside it only where its author gave it credit by hand
-    set(withRule(rules, id, { credit: '1' }))
-  }
+  /** Several may be right even where one is picked: then either will do. */
+  const key = (id: string) => set(withRule(rules, id, { credit: isPositive(rule(id)?.credit ?? '0') ? '0' : '1' }))
   return (
     <PartCard
       part={part}

@@ -44,6 +44,7 @@ const acts: Record<string, ((user: UserEvent) => Promise<unknown>)[][]> = {
   text: [
     [type('The answer 1: words', 'basalt / dolerite')],
     [choose('The answer 1: capitals', 'keep'), put('The answer 2: spelling mistakes', '2')],
+    [choose('The answer 1: capitals', 'keep'), choose('The answer 1', 'holds')],
     [
       press('Remove The answer 1'),
       press('Add answer'),

@@ -40,7 +40,8 @@ export function useTagging(slug: string, framework: string, filter: string, chan
   const [skipped, setSkipped] = useState<string[]>([])
   const [problem, setProblem] = useState<string | null>(null)
   const [isEmpty, setEmpty] = useState(false)
-  const asking = useRef(false)
+  /** The conditions that are being asked by: an answer to others comes too late. */
+  const asking = useRef<object | null>(null)
   const storing = useRef<Promise<unknown>>(Promise.resolve())
   const latest = useRef({ queue, done, skipped })
   latest.current = { queue, done, skipped }
@@ -48,22 +49,24 @@ export function useTagging(slug: string, framework: string, filter: string, chan
   const fetchMore = useCallback(
     async (past: string[]) => {
       if (asking.current) return
-      asking.current = true
+      const mine = {}
+      asking.current = mine
       try {
         const more = await nextUntagged(slug, {
           ...(framework === '' ? {} : { framework }),
           ...(filter === '' ? {} : { filter }),
           past: past.slice(-2000),
         })
+        if (asking.current !== mine) return
         setProblem(null)
         setElsewhere(more.elsewhere)
         setLeft((now) => now ?? more.left)
         setEmpty(more.data.length === 0)
         setQueue((now) => [...now, ...more.data.filter((one) => !now.some((other) => other.question === one.question))])
       } catch (thrown) {
-        setProblem(plainProblem(thrown))
+        if (asking.current === mine) setProblem(plainProblem(thrown))
       } finally {
-        asking.current = false
+        if (asking.current === mine) asking.current = null
       }
     },
     [slug, framework, filter],
@@ -80,6 +83,7 @@ export function useTagging(slug: string, framework: string, filter: string, chan
     setLeft(null)
     setEmpty(false)
     latest.current = { queue: [], done: [], skipped: [] }
+    asking.current = null
     if (slug !== '') fetchMore([])
   }, [fetchMore, slug])
   useEffect(() => {

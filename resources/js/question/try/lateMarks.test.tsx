@@ -28,3 +28,19 @@ it('shows what the last marks come to, not what is answered last', async () => {
   await act(async () => new Promise((rest) => setTimeout(rest, 20)))
   expect(result.current.result?.score).toBe(2)
 })
+
+it.each([
+  ['the answer is changed', (on: ReturnType<typeof useTry>) => on.answer('p1', { text: 'b' })],
+  ['it is begun anew', (on: ReturnType<typeof useTry>) => on.fresh()],
+  ['the values are rolled again', (on: ReturnType<typeof useTry>) => on.roll()],
+])('shows nothing, and counts no try, where %s while it is checked', async (_, meanwhile) => {
+  answers.length = 0
+  const { result } = renderHook(() => useTry(question, 'rocks'), { wrapper })
+  act(() => result.current.answer('p1', { text: 'a' }))
+  act(() => result.current.check())
+  await waitFor(() => expect(answers).toHaveLength(1))
+  act(() => meanwhile(result.current))
+  await act(async () => answers[0]?.({ ...worth(0), state: 'wrong', counts: true }))
+  await act(async () => new Promise((rest) => setTimeout(rest, 20)))
+  expect([result.current.result, result.current.wrong, result.current.finished]).toEqual([null, 0, false])
+})

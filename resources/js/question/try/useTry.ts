@@ -26,13 +26,19 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
   /** How often it was begun: with each the time runs again. */
   const [round, setRound] = useState(1)
   const [before, setBefore] = useState<Roll | null>(null)
+  /** What comes back for a response that was changed meanwhile is late: it shows nothing, and is no try. */
+  const responseNow = useRef(response)
+  responseNow.current = response
+  const isLate = (given: { response: Responses }) => given.response !== responseNow.current
   const shown = usePresentation(question, seed, bank)
   const allowed = question.attempts?.allowed ?? null
   const check = useMutation({
     // What is scored is handed over when it is asked for: what was given a moment before is not missed.
     mutationFn: (given: { response: Responses; wrong: number }) =>
       score(now(), given.response, seed, given.wrong, hints, fitting(now(), marks).marks),
-    onSuccess: (scored, { wrong }) => {
+    onSuccess: (scored, given) => {
+      if (isLate(given)) return
+      const { wrong } = given
       setResult(scored)
       // what a person has yet to mark is no wrong try
       const missed = scored.counts && !['right', 'needs_marking'].includes(scored.state)
@@ -99,7 +105,8 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     },
     hint: () => setHints(hints + 1),
     again: () => setResult(null),
-    finish: () => (result ? setFinished(true) : check.mutate({ response, wrong }, { onSuccess: () => setFinished(true) })),
+    finish: () =>
+      result ? setFinished(true) : check.mutate({ response, wrong }, { onSuccess: (_, given) => isLate(given) || setFinished(true) }),
     showAnswer: () => setAnswerShown(!answerShown),
     fresh,
     roll: (to = seed + 1) => {

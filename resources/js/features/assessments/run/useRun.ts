@@ -21,8 +21,10 @@ export function useRun(assessment: string, plan: RunPlan) {
       if (!asked) throw new Error(entry.entry)
       return score(asked.question, work.response, plan.seed, work.wrong, work.hints, {}, entry.points)
     },
-    onSuccess: (result, { entry }) =>
+    onSuccess: (result, { entry, work }) =>
       set(entry.entry, (now) => {
+        // the answer was changed while it was checked: that try is none
+        if (now.response !== work.response) return now
         // what a person has yet to mark is no wrong try
         const missed = result.counts && !['right', 'needs_marking'].includes(result.state)
         const wrong = now.wrong + (missed ? 1 : 0)

@@ -296,7 +296,8 @@ test('archiving is confirmed and takes its assessments off the list; a new asses
   await expect(page.getByRole('heading', { name: 'Assessments' })).toBeVisible()
   await expect(page.getByRole('link', { name: 'Paper of 1999' })).toHaveCount(0)
   // a bank of one's own may be there by now: a test before this one may have made it
-  const banks: { slug: string; shared_with: string[]; may_manage: boolean; archived: boolean }[] = (await ask(page, 'GET', '/banks')).body.data
+  const banks: { slug: string; shared_with: string[]; may_manage: boolean; archived: boolean }[] = (await ask(page, 'GET', '/banks')).body
+    .data
   const own = banks.find((one) => one.shared_with.length === 0 && one.may_manage && !one.archived)
   await page.getByRole('button', { name: /^New assessment/ }).click()
   await expect(dialog(page).getByLabel('Bank')).toHaveValue(own?.slug ?? '')

@@ -10,6 +10,7 @@ use App\Infrastructure\KeptConnector;
 use App\Infrastructure\LimiterStore;
 use App\Infrastructure\OfficePrograms;
 use App\Infrastructure\OutboxTransport;
+use App\Infrastructure\QueueBell;
 use App\Infrastructure\WorkerHeartbeat;
 use App\Jobs\BackgroundWork;
 use App\Models\Assessment;
@@ -32,6 +33,7 @@ use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
@@ -51,6 +53,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
         $this->app->singleton(DocumentConverter::class, OfficePrograms::class);
         $this->app->singleton(Solver::class, Cbc::class);
+        $this->app->singleton(QueueBell::class, fn (): QueueBell => new QueueBell(DB::connection()));
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->app->bind('db.connector.pgsql', KeptConnector::class);
         }
@@ -98,11 +101,16 @@ final class AppServiceProvider extends ServiceProvider
                 return $work instanceof BackgroundWork ? ['person' => $work->person] : [];
             },
         );
-        Event::listen(Looping::class, fn () => WorkerHeartbeat::idle());
-        Event::listen(
-            JobProcessing::class,
-            fn (JobProcessing $event) => $event->connectionName === 'sync' || WorkerHeartbeat::busy($event->job->resolveName()),
-        );
+        Event::listen(Looping::class, function (): void {
+            WorkerHeartbeat::idle();
+            $this->app->make(QueueBell::class)->wait();
+        });
+        Event::listen(JobProcessing::class, function (JobProcessing $event): void {
+            if ($event->connectionName !== 'sync') {
+                WorkerHeartbeat::busy($event->job->resolveName());
+                $this->app->make(QueueBell::class)->worked();
+            }
+        });
         RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
     }
 }

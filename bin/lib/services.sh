@@ -53,9 +53,10 @@ start_web() { # port
 }
 
 # Mail is tried five times, a minute apart; other work says itself how often (BackgroundWork).
+# They wait for jobs by themselves (QueueBell), so Laravel need not sleep between two looks.
 # Two workers: one for quick work only, so that large files never hold up small ones; the other takes large ones first.
 start_worker() { # [suffix]
-    local suffix=${1:-} common=(--quiet --sleep=0.5 --max-time=3600 --memory=512 --tries=5 --backoff=60)
+    local suffix=${1:-} common=(--quiet --sleep=0 --max-time=3600 --memory=512 --tries=5 --backoff=60)
     PORT_RIGHT=()
     owned env QUARRY_WORKER="quick$suffix" php -d memory_limit=1G "$ROOT/artisan" queue:work "${common[@]}" --queue=quick
     watch_over "worker-quick$suffix" TERM "${OWNED[@]}"

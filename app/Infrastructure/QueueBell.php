@@ -55,11 +55,18 @@ final class QueueBell
 
             return false; // one may have come before anybody listened
         }
-        $isRung = $pdo->pgsqlGetNotify(\PDO::FETCH_NUM, $this->longest) !== false;
-        while ($isRung && $pdo->pgsqlGetNotify(\PDO::FETCH_NUM, 0) !== false) {
+        $isRung = $this->hears($pdo, $this->longest);
+        while ($isRung && $this->hears($pdo, 0)) {
             // one look finds the jobs of all that rang
         }
 
         return $isRung;
+    }
+
+    private function hears(\PDO $pdo, int $for): bool
+    {
+        $said = $pdo->pgsqlGetNotify(\PDO::FETCH_NUM, $for);
+
+        return (bool) $said; // false where nothing was said
     }
 }

@@ -16,7 +16,7 @@ use WideQuarry\Tests\Support\Schemas;
  */
 
 /** @return array<string, array{string, stdClass}> */
-function edits(): array
+function editCases(): array
 {
     $edits = [];
     foreach ((array) Json::decode((string) file_get_contents(__DIR__.'/../cases/edits.json')) as $kind => $each) {
@@ -29,7 +29,7 @@ function edits(): array
 }
 
 /** The question of a kind with its part as an edit leaves it. */
-function edited(string $kind, stdClass $edit): stdClass
+function questionAfter(string $kind, stdClass $edit): stdClass
 {
     $cases = Json::decode((string) file_get_contents(__DIR__.'/../cases/kinds.json'));
     $question = Schemas::example($kind)->valid;
@@ -51,7 +51,7 @@ function edited(string $kind, stdClass $edit): stdClass
 }
 
 it('reads what an edit leaves, and gives answers their points', function (string $kind, stdClass $edit): void {
-    $json = edited($kind, $edit);
+    $json = questionAfter($kind, $edit);
     $question = Question::read($json, StandardKinds::all());
     expect(Schemas::problem('question.json', $json))->toBeNull();
 
@@ -60,4 +60,4 @@ it('reads what an edit leaves, and gives answers their points', function (string
         $result = (new Scorer)->score($question, Attempt::read(Fields::of($response, '', ['response'])));
         expect((string) $result->exact)->toBe($answer->score, (string) json_encode($answer->response));
     }
-})->with(edits());
+})->with(editCases());

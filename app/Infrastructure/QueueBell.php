@@ -7,8 +7,8 @@ namespace App\Infrastructure;
 use Illuminate\Database\Connection;
 
 /**
- * Wakes an idle worker as soon as a job is there (PostgreSQL's NOTIFY, by a trigger on the table of jobs), instead of looking for one all the
- * time. Jobs that were put off come due without a bell, so nobody waits for long.
+ * Wakes an idle worker as soon as a job is there (PostgreSQL's NOTIFY, by a trigger on the table of jobs), instead of looking for one all
+ * the time. Jobs that were put off come due without a bell, so nobody waits for long.
  */
 final class QueueBell
 {

@@ -1,8 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
+import { useRef } from 'react'
 import type { EntryOverride } from '@/api/assembly'
 import { fetchRubric, rubricsQuery } from '@/api/rubrics'
+import { plainProblem } from '@/lib/plainProblem'
 import { texts } from '@/messages'
 import { control } from '@/ui/Field'
+import { useToast } from '@/ui/Toasts'
 import { AttemptsChoice, Choice, Labelled, TickField } from './Choice'
 
 const words = texts.assembly.settings
@@ -17,17 +20,27 @@ type Props = {
 
 /** What is asked otherwise than a question says; what is left as it is comes from the section, the assessment, or the question. */
 export function OverrideFields({ value, onChange, disabled, bank }: Props) {
+  const tell = useToast()
+  // what is set while a rubric is fetched is not taken back with it
+  const now = useRef({ value, onChange })
+  now.current = { value, onChange }
   const set = <K extends keyof EntryOverride>(name: K, next: EntryOverride[K] | undefined) => {
-    const { [name]: _, ...rest } = value
-    onChange(next === undefined ? rest : { ...rest, [name]: next })
+    const { [name]: _, ...rest } = now.current.value
+    now.current.onChange(next === undefined ? rest : { ...rest, [name]: next })
   }
   const rubrics = useQuery({ ...rubricsQuery(bank), enabled: !disabled }).data ?? []
   const tools = value.tools ?? null
   const follows = String((value.rubric?.link as { rubric?: string } | undefined)?.rubric ?? '')
+  const wanted = useRef('')
   const takeRubric = async (id: string) => {
+    wanted.current = id
     if (id === '') return set('rubric', undefined)
-    const { rubric, revision } = await fetchRubric(id)
-    set('rubric', { ...rubric, link: { rubric: id, revision } })
+    try {
+      const { rubric, revision } = await fetchRubric(id)
+      if (wanted.current === id) set('rubric', { ...rubric, link: { rubric: id, revision } })
+    } catch (problem) {
+      tell({ text: plainProblem(problem), look: 'problem' })
+    }
   }
   return (
     <div className="grid grid-cols-[repeat(auto-fill,minmax(140px,1fr))] gap-3">

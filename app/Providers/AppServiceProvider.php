@@ -101,6 +101,12 @@ final class AppServiceProvider extends ServiceProvider
                 return $work instanceof BackgroundWork ? ['person' => $work->person] : [];
             },
         );
+        $this->listenToWorkers();
+        RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
+    }
+
+    private function listenToWorkers(): void
+    {
         Event::listen(Looping::class, function (): void {
             WorkerHeartbeat::idle();
             $this->app->make(QueueBell::class)->wait();
@@ -111,6 +117,5 @@ final class AppServiceProvider extends ServiceProvider
                 $this->app->make(QueueBell::class)->worked();
             }
         });
-        RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
     }
 }

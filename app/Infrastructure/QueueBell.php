@@ -37,30 +37,29 @@ final class QueueBell
 
             return;
         }
-        if ($this->connection->getDriverName() !== 'pgsql' || config('queue.default') !== 'database') {
+        if (config('queue.default') === 'database') {
+            $this->hasRung();
+        } else {
             usleep(self::BETWEEN_LOOKS_MS * 1000);
-
-            return;
         }
-        $this->isRung();
     }
 
-    /** Waits for the bell. @return bool false where it did not ring, or was listened for only from now on */
-    public function isRung(): bool
+    /** Waits for the bell, or until nobody should wait longer. The first call only begins to listen. */
+    public function hasRung(): bool
     {
         $pdo = $this->connection->getPdo();
         if ($pdo !== $this->listening) {
             $pdo->exec('LISTEN jobs');
             $this->listening = $pdo;
 
-            return false; // one may have come before anybody listened
+            return false; // a job may have come before: the worker looks first
         }
-        $isRung = $this->hears($pdo, $this->longest);
-        while ($isRung && $this->hears($pdo, 0)) {
+        $hasRung = $this->hears($pdo, $this->longest);
+        while ($hasRung && $this->hears($pdo, 0)) {
             // one look finds the jobs of all that rang
         }
 
-        return $isRung;
+        return $hasRung;
     }
 
     private function hears(\PDO $pdo, int $for): bool

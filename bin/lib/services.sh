@@ -11,8 +11,8 @@ fill_in() { # template target
         -e "s|@HSTS@|$WEB_HSTS|g" -e "s|@PROXIES@|$WEB_PROXIES|g" -e "s|@URL@|$APP_URL|g" "$ROOT/deploy/$1" >"$2"
 }
 
-# Settings, routes and views in one file each, made anew at every start: putting them together costs a request 4 ms. The settings hold
-# the key and the database's password, so only their owner reads them.
+# Settings and routes in one file each, and views compiled, made anew at every start: doing it in a request costs 4 ms. The settings
+# hold the key and the database's password, so only their owner reads them.
 prepare_settings() {
     PREPARED_FILES=(APP_CONFIG_CACHE="$RUN/config.php" APP_ROUTES_CACHE="$RUN/routes.php" APP_EVENTS_CACHE="$RUN/events.php")
     rm -f "$RUN/config.php" "$RUN/routes.php" "$RUN/events.php"
@@ -52,9 +52,9 @@ start_web() { # port
     done
 }
 
-# Mail is tried five times, a minute apart; other work says itself how often (BackgroundWork).
-# They wait for jobs by themselves (QueueBell), so Laravel need not sleep between two looks.
-# Two workers: one for quick work only, so that large files never hold up small ones; the other takes large ones first.
+# Two workers: one for quick work only, so that large files never hold up small ones; the other takes large ones first. QueueBell makes
+# them wait for jobs, so Laravel's own pause between two looks is 0. Mail is tried five times, a minute apart; other work says itself how
+# often (BackgroundWork).
 start_worker() { # [suffix]
     local suffix=${1:-} common=(--quiet --sleep=0 --max-time=3600 --memory=512 --tries=5 --backoff=60)
     PORT_RIGHT=()

@@ -1,7 +1,7 @@
 // 200 people who read and 20 who write at once, in a bank of 200,000, from this machine to this machine. A reader reads a question of a
 // list every 20 seconds, every fourth time of another list, found by words with its numbers beside it; a writer saves every 20 seconds.
 // Told beside it: the same requests one at a time.
-// People come within a minute, each asking for a list first; what counts is what follows, when all are there.
+// People arrive over a minute, each asking for a list first; requests count once everybody is there.
 // --readers=N --writers=N --seconds=N. BASE_URL names a running installation with that bank.
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
@@ -17,7 +17,7 @@ const WORDS = (
   'slate granite basalt chalk schist gneiss marble porosity cleavage foliation density bedding weathering studied foreshore'
 ).split(' ')
 const wait = (ms) => new Promise((done) => setTimeout(done, ms))
-/** As people do: mostly about so long, at times much longer. */
+/** As people do: mostly about so long, at times up to four times as long. */
 const think = (ms) => wait(Math.min(-Math.log(1 - Math.random()) * ms, 4 * ms))
 
 /** One account's way to the API. */

@@ -30,38 +30,38 @@ $job = ['queue' => 'bell', 'payload' => '{}', 'attempts' => 0, 'available_at' =>
 
 it('rings once for all jobs that came, and not again', function () use ($job): void {
     $bell = new QueueBell(connected('listening'), 20);
-    $first = $bell->isRung();
+    $first = $bell->hasRung();
     elsewhere(function (Connection $there) use ($job): void {
         $there->table('jobs')->insert([$job, $job]);
         $there->table('jobs')->insert($job);
     });
 
-    expect([$first, $bell->isRung(), $bell->isRung()])->toBe([false, true, false]);
+    expect([$first, $bell->hasRung(), $bell->hasRung()])->toBe([false, true, false]);
 });
 
 it('rings when a job is committed, and not for one that is taken back', function () use ($job): void {
     $bell = new QueueBell(connected('listening'), 20);
-    $bell->isRung();
+    $bell->hasRung();
     elsewhere(function (Connection $there) use ($bell, $job): void {
         $there->beginTransaction();
         $there->table('jobs')->insert($job);
-        expect($bell->isRung())->toBeFalse();
+        expect($bell->hasRung())->toBeFalse();
         $there->rollBack();
-        expect($bell->isRung())->toBeFalse();
+        expect($bell->hasRung())->toBeFalse();
         $there->transaction(fn () => $there->table('jobs')->insert($job));
-        expect($bell->isRung())->toBeTrue();
+        expect($bell->hasRung())->toBeTrue();
     });
 });
 
 it('listens again after the connection was lost', function () use ($job): void {
     $listening = connected('listening');
     $bell = new QueueBell($listening, 20);
-    $bell->isRung();
+    $bell->hasRung();
     $listening->reconnect();
-    $again = $bell->isRung();
+    $again = $bell->hasRung();
     elsewhere(fn (Connection $there) => $there->table('jobs')->insert($job));
 
-    expect([$again, $bell->isRung()])->toBe([false, true]);
+    expect([$again, $bell->hasRung()])->toBe([false, true]);
 });
 
 it('lets a worker that had a job look for the next one at once', function (): void {

@@ -15,7 +15,7 @@ final readonly class Fields
     /** Undetermined (ISO 639-2). */
     public const UNKNOWN_LANGUAGE = 'und';
 
-    /** @param  array<array-key, mixed>  $given  by name: an array is asked more quickly than an object, and reading asks all the time */
+    /** @param  array<array-key, mixed>  $given  by name; an array is faster to look up than an object, and reading does little else */
     private function __construct(private array $given, public string $path)
     {
     }

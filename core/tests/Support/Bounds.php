@@ -34,7 +34,7 @@ final class Bounds
         $others = ['', 'x', true, 0, 1.5, null, [], new \stdClass];
 
         return match (true) {
-            is_string($value) => [...$others, ...array_map(fn (int $length): string => str_repeat('x', $length), $this->found['maxLength'])],
+            is_string($value) => [...$others, ...array_map(fn (int $n): string => str_repeat('x', $n), $this->found['maxLength'])],
             is_int($value), is_float($value) => [...$others, ...$this->found['minimum'], ...$this->found['maximum']],
             is_bool($value) => [...$others, false],
             default => $others,

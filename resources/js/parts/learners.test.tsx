@@ -34,14 +34,13 @@ const type =
     await user.type(field, text)
   }
 const set =
-  (...values: number[]): Act =>
-  async () => {
-    for (const value of values) fireEvent.change(screen.getByRole('slider'), { target: { value } })
-  }
+  (value: number): Act =>
+  async () =>
+    fireEvent.change(screen.getByRole('slider'), { target: { value } })
 const keys =
-  (pressed: string): Act =>
+  (role: string, pressed: string): Act =>
   async (user) => {
-    screen.getByRole('application').focus()
+    screen.getByRole(role).focus()
     await user.keyboard(pressed)
   }
 
@@ -67,10 +66,10 @@ const acts: Record<string, Act[]> = {
       await type('lateral{Enter}')(user)
     },
   ],
-  slider: [set(3), set(3, 4)],
+  slider: [set(3), keys('slider', ' ')],
   label: [press('crater', '1. top: empty', 'magma chamber', '2. Target: empty')],
-  spot: [keys('{Shift>}{ArrowUp}{/Shift}{Enter}')],
-  point: [keys('{Enter}'), keys('{Shift>}{ArrowDown}{/Shift}{Enter}')],
+  spot: [keys('application', '{Shift>}{ArrowUp}{/Shift}{Enter}')],
+  point: [keys('application', '{Enter}'), keys('application', '{Shift>}{ArrowDown}{/Shift}{Enter}')],
   essay: [type('Outside it is faster.{Enter}{Enter}Inside it is slow.')],
   survey: [pick('fairly')],
 }

@@ -40,7 +40,7 @@ export function useTagging(slug: string, framework: string, filter: string, chan
   const [skipped, setSkipped] = useState<string[]>([])
   const [problem, setProblem] = useState<string | null>(null)
   const [isEmpty, setEmpty] = useState(false)
-  /** The conditions that are being asked by: an answer to others comes too late. */
+  /** The request under way. Other conditions forget it, and its answer is dropped. */
   const asking = useRef<object | null>(null)
   const storing = useRef<Promise<unknown>>(Promise.resolve())
   const latest = useRef({ queue, done, skipped })

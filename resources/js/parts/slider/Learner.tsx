@@ -11,6 +11,10 @@ export function Learner({ part, response, onChange, disabled, result }: LearnerP
   const steps = stepsOf(from, to, step)
   const value = response?.value as string | undefined
   const tone = result ? { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem' }[result.state] : 'text-ink'
+  /** Where the thumb stands from the beginning, which a browser takes for no change. */
+  const setHere = (range: HTMLInputElement) => {
+    if (value === undefined && !disabled) onChange({ value: valueAt(from, step, Number(range.value)) })
+  }
   return (
     <div className="my-3 font-sans">
       <output className={`block text-center font-serif text-question ${value === undefined ? 'text-quiet' : tone}`}>
@@ -27,9 +31,10 @@ export function Learner({ part, response, onChange, disabled, result }: LearnerP
         className={`h-9 w-full accent-(--color-accent) ${value === undefined ? 'opacity-55' : ''}`}
         value={value === undefined ? Math.floor(steps / 2) : stepOf(from, step, value)}
         onChange={(event) => onChange({ value: valueAt(from, step, Number(event.target.value)) })}
-        onPointerUp={(event) =>
-          value === undefined && !disabled ? onChange({ value: valueAt(from, step, Number(event.currentTarget.value)) }) : undefined
-        }
+        onPointerUp={(event) => setHere(event.currentTarget)}
+        onKeyDown={(event) => {
+          if (event.key === ' ' || event.key === 'Enter') setHere(event.currentTarget)
+        }}
       />
       <div className="flex justify-between text-caption text-second">
         <span>

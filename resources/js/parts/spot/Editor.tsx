@@ -69,7 +69,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     edit.put({ regions: next })
     select(made)
   }
-  /** Several may be right even where one is picked: then either will do. */
+  /** Several may be right even where only one may be picked: then any of them will do. */
   const key = (id: string) => set(withRule(rules, id, { credit: isPositive(rule(id)?.credit ?? '0') ? '0' : '1' }))
   return (
     <PartCard

@@ -26,7 +26,7 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
   /** How often it was begun: with each the time runs again. */
   const [round, setRound] = useState(1)
   const [before, setBefore] = useState<Roll | null>(null)
-  /** What comes back for a response that was changed meanwhile is late: it shows nothing, and is no try. */
+  /** A result for a response that has been changed since is late: it is not shown, and does not count as a try. */
   const responseNow = useRef(response)
   responseNow.current = response
   const isLate = (given: { response: Responses }) => given.response !== responseNow.current
@@ -105,8 +105,13 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     },
     hint: () => setHints(hints + 1),
     again: () => setResult(null),
-    finish: () =>
-      result ? setFinished(true) : check.mutate({ response, wrong }, { onSuccess: (_, given) => isLate(given) || setFinished(true) }),
+    finish: () => {
+      if (result) return setFinished(true)
+      const over = (_: Result, given: { response: Responses }) => {
+        if (!isLate(given)) setFinished(true)
+      }
+      check.mutate({ response, wrong }, { onSuccess: over })
+    },
     showAnswer: () => setAnswerShown(!answerShown),
     fresh,
     roll: (to = seed + 1) => {

@@ -23,7 +23,7 @@ export function useRun(assessment: string, plan: RunPlan) {
     },
     onSuccess: (result, { entry, work }) =>
       set(entry.entry, (now) => {
-        // the answer was changed while it was checked: that try is none
+        // the answer was changed while it was checked: this does not count as a try
         if (now.response !== work.response) return now
         // what a person has yet to mark is no wrong try
         const missed = result.counts && !['right', 'needs_marking'].includes(result.state)

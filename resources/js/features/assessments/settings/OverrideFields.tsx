@@ -21,7 +21,7 @@ type Props = {
 /** What is asked otherwise than a question says; what is left as it is comes from the section, the assessment, or the question. */
 export function OverrideFields({ value, onChange, disabled, bank }: Props) {
   const tell = useToast()
-  // what is set while a rubric is fetched is not taken back with it
+  // a rubric takes a moment to fetch: what is set meanwhile must not be undone by it
   const now = useRef({ value, onChange })
   now.current = { value, onChange }
   const set = <K extends keyof EntryOverride>(name: K, next: EntryOverride[K] | undefined) => {

@@ -44,7 +44,8 @@ test.each([
   ],
   [
     'a sum with its bounds above and below',
-    `<m:nary><m:narypr><m:chr m:val="∑"></m:chr><m:limloc m:val="undOvr"></m:limloc></m:narypr><m:sub>${run('i')}</m:sub><m:sup>${run('n')}</m:sup><m:e>${run('i')}</m:e></m:nary>`,
+    '<m:nary><m:narypr><m:chr m:val="∑"></m:chr><m:limloc m:val="undOvr"></m:limloc></m:narypr>' +
+      `<m:sub>${run('i')}</m:sub><m:sup>${run('n')}</m:sup><m:e>${run('i')}</m:e></m:nary>`,
     '<munderover><mo>∑</mo><mi>i</mi><mi>n</mi></munderover><mi>i</mi>',
   ],
   [

@@ -86,7 +86,8 @@ export const facetsQuery = (slug: string, filter: string, of: string[], exact = 
           'GET',
           `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), ...(exact ? ['exact=1'] : []), filter].filter((one) => one !== '').join('&')}`,
           undefined,
-          overtaking(`facets-${of.join('-')}`),
+          // those of the whole bank stand beside those of a filter, which must not stop them
+          overtaking(`facets-${of.join('-')}${filter === '' ? '-whole' : ''}`),
           { signal },
         )
       ).body,

@@ -50,7 +50,7 @@ function StandardChip({ standard, onRemove, onRelate }: ChipProps) {
     <Chip {...(onRemove ? { onRemove, removeName: texts.record.takeOff({ what: standard.code }) } : {})}>
       <span title={statement ? `${statement.framework} ${statement.version}: ${statement.text}` : standard.framework}>
         <span className="font-mono">{standard.code}</span>
-        {words === '' ? null : <span className="inline-block max-w-56 truncate pl-1 align-bottom">{words}</span>}
+        {words === '' ? null : <span className="inline-block max-w-[min(14rem,100%)] truncate pl-1 align-bottom">{words}</span>}
         {statement === null || id === '' ? <span className="pl-1 text-attention">{texts.standards.unmatched}</span> : null}
         {statement?.retired ? <span className="pl-1 text-attention">{texts.standards.retired}</span> : null}
       </span>

@@ -33,7 +33,9 @@ export function Learner({ part, response, onChange, disabled, result }: LearnerP
         onChange={(event) => onChange({ value: valueAt(from, step, Number(event.target.value)) })}
         onPointerUp={(event) => setHere(event.currentTarget)}
         onKeyDown={(event) => {
-          if (event.key === ' ' || event.key === 'Enter') setHere(event.currentTarget)
+          if (event.key !== ' ' && event.key !== 'Enter') return
+          event.preventDefault() // Space would scroll the page
+          setHere(event.currentTarget)
         }}
       />
       <div className="flex justify-between text-caption text-second">

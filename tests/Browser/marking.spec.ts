@@ -178,6 +178,7 @@ test('files are chosen, judged by kind, and stay in the browser', async ({ page 
   await signIn(page, 'tam')
   await write(page, 'tams-drafts', /^hand in files/, 'Hand in your sketch. ')
   const pane = tryPane(page)
+  await expect(pane.getByText('Hand in your sketch.')).toBeVisible() // drawn for the last letter, too
   await pane.locator('input[type=file]').setInputFiles({ name: 'notes.docx', mimeType: 'application/zip', buffer: Buffer.from('x') })
   await pane.getByRole('button', { name: 'Check answer' }).click()
   await expect(pane.getByText('“notes.docx” is not one of the kinds of file asked for: pictures, PDF.')).toBeVisible()

@@ -83,7 +83,6 @@ function edited(file: string, from: string, to: string): string {
 }
 
 test('questions go out as a document, are edited in a word processor and come back as revisions', async ({ page }) => {
-  test.setTimeout(120_000)
   await signIn(page, 'orla')
   await give(page, demo('highlighted-key.docx'))
   await page.getByRole('button', { name: 'Choose destination' }).click()

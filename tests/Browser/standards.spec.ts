@@ -34,7 +34,6 @@ async function bringIn(page: Page, title: string, text: string, how?: string) {
 test('a lead brings a framework in, tags by keys alone, sees the gap close and writes into an empty place; a new version takes over', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   const name = `T${String(Date.now()).slice(-6)}`
   const title = `Ladder ${name}`
   await signIn(page, 'orla')

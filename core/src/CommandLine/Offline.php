@@ -46,12 +46,17 @@ final readonly class Offline
 {
     public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare', 'assemble', 'forms'];
 
+    /** Those that answer each line of standard input by a line, so that several processes can share them. */
+    public const BY_LINE = ['score', 'present'];
+
+    private const MOST_PROCESSES = 64;
+
     private const OPTIONS = [
         'read' => ['media', 'lines', 'as', 'mapping', 'parts'],
         'parts' => [],
         'write' => ['out', 'media', 'rolls'],
-        'score' => [],
-        'present' => [],
+        'score' => ['processes'],
+        'present' => ['processes'],
         'rolls' => ['count', 'seed'],
         'study' => ['rolls'],
         'check' => [],
@@ -83,6 +88,9 @@ final readonly class Offline
         if ($unknown !== []) {
             return $this->fail(Problem::usage(Message::of('commandLine.no-option', ['option' => $unknown[0], 'command' => $command])));
         }
+        if (self::processes($arguments->options['processes'] ?? '1') === null) {
+            return $this->fail(Problem::usage(Message::of('commandLine.processes', ['most' => self::MOST_PROCESSES])));
+        }
         try {
             return match ($command) {
                 'read' => $this->read($arguments),
@@ -109,6 +117,14 @@ final readonly class Offline
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
         }
+    }
+
+    /** The option --processes; how they are started is the business of who calls. Null for what it cannot be. */
+    public static function processes(string $given): ?int
+    {
+        $count = filter_var($given, FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_PROCESSES]]);
+
+        return $count === false ? null : $count;
     }
 
     private function read(Arguments $arguments): int

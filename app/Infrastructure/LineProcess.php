@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Infrastructure;
+
+/** A process that answers each line by a line. What it has not taken yet is kept here, so that neither side waits for the other. */
+final class LineProcess
+{
+    private const AT_ONCE = 65_536;
+
+    /** @var resource */
+    public readonly mixed $in;
+
+    /** @var resource */
+    public readonly mixed $out;
+
+    /** @var resource */
+    private readonly mixed $process;
+
+    private string $given = '';
+
+    private string $answered = '';
+
+    private int $shares = 0;
+
+    /**
+     * @param  list<string>  $command
+     * @param  resource  $err
+     */
+    public function __construct(array $command, mixed $err)
+    {
+        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], $err], $pipes);
+        $this->process = is_resource($process) ? $process : throw new ProcessEnded;
+        [$this->in, $this->out] = $pipes;
+        stream_set_blocking($this->in, false);
+        stream_set_chunk_size($this->out, self::AT_ONCE);
+    }
+
+    public function give(string $lines): void
+    {
+        $this->given .= $lines;
+        $this->shares++;
+        $this->push();
+    }
+
+    /** How many times it was given lines whose answers are due. */
+    public function shares(): int
+    {
+        return $this->shares;
+    }
+
+    /** Whether it has yet to take something. */
+    public function isGiven(): bool
+    {
+        return $this->given !== '';
+    }
+
+    /** @throws ProcessEnded */
+    public function push(): void
+    {
+        $written = @fwrite($this->in, $this->given);
+        $this->given = $written === false ? throw new ProcessEnded : substr($this->given, $written);
+    }
+
+    /** @throws ProcessEnded */
+    public function pull(): void
+    {
+        $read = (string) fread($this->out, self::AT_ONCE);
+        $this->answered .= $read !== '' ? $read : throw new ProcessEnded;
+    }
+
+    /** The next answers, once there are so many. */
+    public function answers(int $count): ?string
+    {
+        for ($end = 0; $count > 0; $count--) {
+            $break = strpos($this->answered, "\n", $end);
+            if ($break === false) {
+                return null;
+            }
+            $end = $break + 1;
+        }
+        [$answers, $this->answered] = [substr($this->answered, 0, $end), substr($this->answered, $end)];
+        $this->shares--;
+
+        return $answers;
+    }
+
+    /** Its exit code, once nothing more comes. */
+    public function end(): int
+    {
+        fclose($this->in);
+
+        return proc_close($this->process);
+    }
+}

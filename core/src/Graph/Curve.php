@@ -10,6 +10,7 @@ use WideQuarry\Maths\Arithmetic;
 use WideQuarry\Maths\Effort;
 use WideQuarry\Maths\Formula;
 use WideQuarry\Maths\MathsProblem;
+use WideQuarry\Maths\Structure;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
 
@@ -91,6 +92,13 @@ final class Curve
         }
 
         return is_string($value) || is_bool($value) || is_array($value) ? null : Arithmetic::rational($value);
+    }
+
+    /** Whether two formulas are built alike and have the same values in them, so that nothing needs to be worked out. */
+    public function isBuiltAs(self $other): bool
+    {
+        return $this->formula->node->accept(new Structure) === $other->formula->node->accept(new Structure)
+            && (! $this->varies() || $this->roll === $other->roll);
     }
 
     /** Whether values of a roll stand in it. */

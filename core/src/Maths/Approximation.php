@@ -66,6 +66,15 @@ final readonly class Approximation
         return self::of($this->value->multipliedBy($other->value), $error);
     }
 
+    /** Divided by a whole number that is not 0. */
+    public function over(int $by): self
+    {
+        $places = max(0, self::CARRIED - self::magnitude($this->value)) + strlen((string) $by);
+        $error = $this->error->dividedBy(abs($by), $places + 2, RoundingMode::UP);
+
+        return self::of($this->value->dividedBy($by, $places, RoundingMode::HALF_EVEN), $error->plus(self::power(-$places)));
+    }
+
     /** @return self|null null where nothing says that this is not zero */
     public function reciprocal(): ?self
     {
@@ -117,9 +126,15 @@ final readonly class Approximation
     /** To 30 figures: what keys and conditions use as its value. */
     public function toRational(): BigRational
     {
-        return $this->mayBeZero()
-            ? Exact::zero()
-            : Exact::toFigures($this->value->toBigRational(), self::FIGURES)->toBigRational()->simplified();
+        if ($this->mayBeZero()) {
+            return Exact::zero();
+        }
+        $places = self::FIGURES - self::magnitude($this->value);
+
+        return ($places >= 0 ? $this->value->toScale($places, RoundingMode::HALF_UP) : Exact::toFigures(
+            $this->value->toBigRational(),
+            self::FIGURES,
+        ))->stripTrailingZeros()->toBigRational()->simplified();
     }
 
     /** Digits before the decimal point; 0 or less below 1, as 0.012 gives -1. */

@@ -70,6 +70,9 @@ final class Arithmetic
     /** @throws ArithmeticProblem when $b is zero, or cannot be told from it */
     public static function over(int|BigRational|Approximation $a, int|BigRational|Approximation $b): int|BigRational|Approximation
     {
+        if ($a instanceof Approximation && is_int($b) && $b !== 0 && $b !== PHP_INT_MIN) {
+            return $a->over($b);
+        }
         if ($b instanceof Approximation || $a instanceof Approximation) {
             $below = self::approximate($b)->reciprocal() ?? throw ArithmeticProblem::division();
 

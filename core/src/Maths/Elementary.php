@@ -19,6 +19,9 @@ final class Elementary
     /** Places that are sure: a series has fewer than 100 terms. */
     public const SURE = 55;
 
+    /** Of the argument of an exponential. */
+    private const HALVINGS = 7;
+
     /** To 100 places; the digits are those of the sequences A000796, A001113, A002162 and A002392 of the OEIS. */
     public const PI = '3.1415926535897932384626433832795028841971693993751058209749445923078164062862089986280348253421170679';
 
@@ -34,10 +37,15 @@ final class Elementary
         $text = self::text($x);
         $times = (int) round((float) $text / M_LN2);
         $rest = bcsub($text, bcmul((string) $times, self::LN2, self::SCALE + 30), self::SCALE);
+        // a smaller argument takes fewer terms; squaring back doubles what was lost each time
+        $rest = bcdiv($rest, (string) (1 << self::HALVINGS), self::SCALE);
         $sum = $term = '1';
         for ($n = 1; bccomp($term, '0', self::SCALE) !== 0; $n++) {
             $term = bcdiv(bcmul($term, $rest, self::SCALE), (string) $n, self::SCALE);
             $sum = bcadd($sum, $term, self::SCALE);
+        }
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $sum = bcmul($sum, $sum, self::SCALE);
         }
         $two = BigDecimal::of(2)->power(abs($times));
 

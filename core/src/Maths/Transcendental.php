@@ -15,6 +15,9 @@ final class Transcendental
     /** An angle beyond this is refused: nobody means it, and its digits would be lost. */
     private const ANGLE = 1_000_000_000_000;
 
+    /** So many logarithms are remembered. */
+    private const KEPT = 100;
+
     /** The sines that are rational for a rational number of degrees: Niven 1956, "Irrational Numbers", corollary 3.12. */
     private const SINES = [0 => '0', 30 => '1/2', 90 => '1', 150 => '1/2', 180 => '0', 210 => '-1/2', 270 => '-1', 330 => '-1/2'];
 
@@ -43,7 +46,12 @@ final class Transcendental
             throw ArithmeticProblem::tooLarge();
         }
 
-        return self::monotone($x, Elementary::exp(...));
+        $at = Arithmetic::approximate($x);
+        $value = Elementary::exp($at->value);
+        // e^(x + d) - e^x is less than 2 d e^x for a d below 1
+        $off = $at->error->isLessThan(1) ? $value->multipliedBy($at->error)->multipliedBy(2) : null;
+
+        return $off === null ? self::monotone($x, Elementary::exp(...)) : Approximation::of($value, self::sureOf($value)->plus($off));
     }
 
     /** @throws ArithmeticProblem */
@@ -53,7 +61,20 @@ final class Transcendental
             throw ArithmeticProblem::logarithm();
         }
 
-        return $x === 1 ? 0 : self::monotone($x, fn (BigDecimal $at): BigDecimal => BigDecimal::of(Elementary::ln($at)));
+        if ($x === 1) {
+            return 0;
+        }
+        $ln = fn (): Approximation => self::monotone($x, fn (BigDecimal $at): BigDecimal => BigDecimal::of(Elementary::ln($at)));
+        if (! is_int($x)) {
+            return $ln();
+        }
+        /** @var array<int, Approximation> $known a formula such as 2^x is worked out at many places, and each takes the logarithm of 2 */
+        static $known = [];
+        if (count($known) > self::KEPT) {
+            $known = [];
+        }
+
+        return $known[$x] ??= $ln();
     }
 
     /**
@@ -196,7 +217,7 @@ final class Transcendental
     {
         $at = Arithmetic::approximate($x);
         $value = $function($at->value);
-        $sure = self::sure()->multipliedBy($value->abs()->plus(1));
+        $sure = self::sureOf($value);
         if ($at->error->isZero()) {
             return Approximation::of($value, $sure);
         }
@@ -229,6 +250,12 @@ final class Transcendental
         return Arithmetic::compare($x, self::ANGLE) > 0 || Arithmetic::compare($x, -self::ANGLE) < 0
             ? throw ArithmeticProblem::tooLarge()
             : Arithmetic::approximate($x);
+    }
+
+    /** How far a value of a series may be from the true one. */
+    private static function sureOf(BigDecimal $value): BigDecimal
+    {
+        return self::sure()->multipliedBy($value->abs()->plus(1));
     }
 
     private static function sure(): BigDecimal

@@ -40,6 +40,9 @@ final readonly class CurveComparison
                 return false;
             }
         }
+        if ($one->isBuiltAs($other)) {
+            return true;
+        }
         foreach ($this->places($one, $other) as $x) {
             [$a, $b] = [$one->at($x), $other->at($x)];
             if (! $this->agree($x, $a, $b, $one, $other)) {

@@ -46,6 +46,12 @@ final readonly class Path
         return $y->simplified();
     }
 
+    /** Whether both are formulas that are built alike: their values are the same wherever they have any. */
+    public function isBuiltAs(self $other): bool
+    {
+        return $this->curve !== null && $other->curve !== null && $this->curve->isBuiltAs($other->curve);
+    }
+
     /** @return array{BigRational|null, BigRational|null} where it begins and ends; null: nowhere */
     public function ends(): array
     {

@@ -48,7 +48,11 @@ final class LineProcesses
         $input = new LineInput($this->streams->in);
         do {
             $lines = $input->atOnce(self::MANY);
-            strlen($lines) < self::MANY ? $this->answer($lines) : $this->share($lines, $input);
+            if (strlen($lines) < self::MANY) {
+                $this->answer($lines);
+            } else {
+                $this->share($lines, $input);
+            }
         } while (! $input->hasEnded());
 
         return $this->isFailed ? 1 : 0;
@@ -111,7 +115,8 @@ final class LineProcesses
     {
         $busy = array_filter($this->processes, fn (LineProcess $process): bool => $process->shares() > 0);
         $read = array_map(fn (LineProcess $process): mixed => $process->out, $busy);
-        $write = array_map(fn (LineProcess $process): mixed => $process->in, array_filter($busy, fn (LineProcess $process): bool => $process->isGiven()));
+        $given = array_filter($busy, fn (LineProcess $process): bool => $process->isGiven());
+        $write = array_map(fn (LineProcess $process): mixed => $process->in, $given);
         $isFree = array_filter($this->processes, fn (LineProcess $process): bool => $process->shares() < self::SHARES) !== [];
         if ($isFree && ! $input->hasEnded()) {
             $read['input'] = $this->streams->in;
@@ -122,7 +127,11 @@ final class LineProcesses
             $this->processes[$i]->push();
         }
         foreach (array_keys($read) as $i) {
-            is_int($i) ? $this->processes[$i]->pull() : $this->give($input->next());
+            if (is_int($i)) {
+                $this->processes[$i]->pull();
+            } else {
+                $this->give($input->next());
+            }
         }
         while ($this->due !== [] && ($answers = $this->due[0][0]->answers($this->due[0][1])) !== null) {
             fwrite($this->streams->out, $answers);

@@ -42,9 +42,14 @@ function scoringLine(int $n, string $words = ''): string
         'question' => [
             'format' => 'wide-quarry/question', 'version' => 1, 'id' => sprintf('0193a1b2-4c00-7000-8000-%012d', $n), 'title' => "Stone $n",
             'language' => 'en-GB', 'body' => "<p>How heavy is a $words stone? <span data-part=\"p1\"></span></p>",
-            'parts' => [['id' => 'p1', 'kind' => 'number', 'label' => 'mass', 'points' => 1, 'settings' => ['width' => 8], 'key' => ['rules' => [
-                ['id' => 'r1', 'on' => ['answer' => 'value', 'value' => (string) ($n % 7)], 'credit' => '1'],
-            ], 'default' => '0'], 'scoring' => ['scheme' => 'weights']]],
+            'parts' => [[
+                'id' => 'p1', 'kind' => 'number', 'label' => 'mass', 'points' => 1, 'settings' => ['width' => 8],
+                'key' => [
+                    'rules' => [['id' => 'r1', 'on' => ['answer' => 'value', 'value' => (string) ($n % 7)], 'credit' => '1']],
+                    'default' => '0',
+                ],
+                'scoring' => ['scheme' => 'weights'],
+            ]],
         ],
         'response' => ['p1' => ['text' => (string) ($n % 5)]],
     ]);
@@ -82,7 +87,8 @@ it('says that a process ended before it had answered', function (array $command,
 ])->throws(ProcessEnded::class);
 
 it('is 1 where one of the processes says so', function (): void {
-    $ends = [PHP_BINARY, '-r', 'while (($line = fgets(STDIN)) !== false) { echo $line; $bad = ($bad ?? false) || str_starts_with($line, "bad"); } exit($bad ?? false ? 1 : 0);'];
+    $ends = [PHP_BINARY, '-r', '$code = 0;
+        while (($line = fgets(STDIN)) !== false) { echo $line; $code |= $line === "bad\n"; } exit($code);'];
     $line = str_repeat('z', 999)."\n";
     expect(linesThrough($ends, str_repeat($line, 700))[0])->toBe(0)
         ->and(linesThrough($ends, str_repeat($line, 350)."bad\n".str_repeat($line, 350))[0])->toBe(1);

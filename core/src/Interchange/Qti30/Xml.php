@@ -28,21 +28,25 @@ final class Xml
      */
     public static function all(\DOMElement $within, string $name = '*'): array
     {
-        $found = [];
-        self::collect($within, $name, $found);
-
-        return $found;
-    }
-
-    /** @param  list<\DOMElement>  $found */
-    private static function collect(\DOMElement $within, string $name, array &$found): void
-    {
-        for ($child = $within->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+        $found = $above = [];
+        $child = $within->firstElementChild;
+        while ($child !== null) {
             if ($name === '*' || $child->localName === $name) {
                 $found[] = $child;
             }
-            self::collect($child, $name, $found);
+            $next = $child->firstElementChild;
+            if ($next === null) {
+                $next = $child->nextElementSibling;
+            } else {
+                $above[] = $child;
+            }
+            while ($next === null && $above !== []) {
+                $next = array_pop($above)->nextElementSibling;
+            }
+            $child = $next;
         }
+
+        return $found;
     }
 
     /** Whether two elements say the same: names, attributes, and what is within them, apart from blank text. */

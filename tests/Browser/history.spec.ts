@@ -4,7 +4,7 @@ import { expect, type Page, test } from './test'
 async function duplicate(page: Page, title: string, name: string) {
   await page.goto('/assessments')
   await page.getByRole('link', { name: title }).first().click()
-  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByRole('menuitem', { name: 'Duplicate' }).click()
   await page.getByRole('dialog').getByRole('textbox', { name: 'Name' }).fill(name)
   await page.getByRole('button', { name: 'Create assessment' }).click()

@@ -28,25 +28,21 @@ final class Xml
      */
     public static function all(\DOMElement $within, string $name = '*'): array
     {
-        $found = $above = [];
-        $child = $within->firstElementChild;
-        while ($child !== null) {
+        $found = [];
+        self::collect($within, $name, $found);
+
+        return $found;
+    }
+
+    /** @param  list<\DOMElement>  $found */
+    private static function collect(\DOMElement $within, string $name, array &$found): void
+    {
+        for ($child = $within->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
             if ($name === '*' || $child->localName === $name) {
                 $found[] = $child;
             }
-            $next = $child->firstElementChild;
-            if ($next === null) {
-                $next = $child->nextElementSibling;
-            } else {
-                $above[] = $child;
-            }
-            while ($next === null && $above !== []) {
-                $next = array_pop($above)->nextElementSibling;
-            }
-            $child = $next;
+            self::collect($child, $name, $found);
         }
-
-        return $found;
     }
 
     /** Whether two elements say the same: names, attributes, and what is within them, apart from blank text. */

@@ -27,8 +27,9 @@ final readonly class OfflineConsole
     public function run(string $command, array $given): int
     {
         $arguments = Arguments::parse($given);
-        $count = self::processes($arguments->options['processes'] ?? null);
-        if ($count < 2 || ! in_array($command, Offline::BY_LINE, true) || $arguments->unknown(['processes']) !== []) {
+        $isShared = in_array($command, Offline::BY_LINE, true) && $arguments->unknown(['processes']) === [];
+        $count = $isShared ? self::processes($arguments->options['processes'] ?? null) : 1;
+        if ($count < 2) {
             return self::offline($this->streams)->run($command, $given);
         }
         $alone = fn (Streams $streams): int => self::offline($streams)->run($command, []);
@@ -50,7 +51,7 @@ final readonly class OfflineConsole
     private static function processes(?string $given): int
     {
         return $given === null
-            ? (new CpuCoreCounter)->getCountWithFallback(1)
+            ? min(Offline::MOST_PROCESSES, (new CpuCoreCounter)->getCountWithFallback(1))
             : Offline::processes($given) ?? 0;
     }
 }

@@ -86,6 +86,13 @@ final class LineProcess
         return $answers;
     }
 
+    /** Nobody needs its answers any more. */
+    public function kill(): void
+    {
+        proc_terminate($this->process, SIGKILL);
+        proc_close($this->process);
+    }
+
     /** Its exit code, once nothing more comes. */
     public function end(): int
     {

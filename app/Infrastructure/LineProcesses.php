@@ -51,7 +51,7 @@ final class LineProcesses
             if (strlen($lines) < self::MANY) {
                 $this->answer($lines);
             } else {
-                $this->share($lines, $input);
+                $this->shareOrKill($lines, $input);
             }
         } while (! $input->hasEnded());
 
@@ -68,6 +68,20 @@ final class LineProcesses
         $this->isFailed = $this->isFailed || $code !== 0;
     }
 
+    /** @throws ProcessEnded after the others were ended, whose answers nobody waits for any more */
+    private function shareOrKill(string $lines, LineInput $input): void
+    {
+        try {
+            $this->share($lines, $input);
+        } catch (ProcessEnded $ended) {
+            foreach ($this->processes as $process) {
+                $process->kill();
+            }
+            throw $ended;
+        }
+        $this->end();
+    }
+
     /** @throws ProcessEnded */
     private function share(string $lines, LineInput $input): void
     {
@@ -80,6 +94,10 @@ final class LineProcesses
         while ($this->due !== [] || ! $input->hasEnded()) {
             $this->exchange($input);
         }
+    }
+
+    private function end(): void
+    {
         foreach ($this->processes as $process) {
             $code = $process->end();
             $this->isFailed = $this->isFailed || $code !== 0;

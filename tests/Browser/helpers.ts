@@ -39,7 +39,7 @@ export async function signIn(page: Page, person: string) {
   await ask(page, 'PATCH', '/tray', { clear: true })
 }
 
-/** Half the size of what the package gives as its source, which every screen has to be sent. */
+/** Half the size of `axe.source`; every page that is checked has to be sent it. */
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8')
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']

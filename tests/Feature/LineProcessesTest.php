@@ -78,7 +78,7 @@ it('gives every process its share', function (): void {
     expect($answers)->toHaveCount(3)->and(min($answers))->toBeGreaterThan(200);
 });
 
-it('says that a process ended before it had answered', function (array $command, int $lines): void {
+it('reports a process that ended before it had answered', function (array $command, int $lines): void {
     linesThrough($command, str_repeat(str_repeat('z', 999)."\n", $lines));
 })->with([
     'at once' => [['false'], 2000],
@@ -86,7 +86,7 @@ it('says that a process ended before it had answered', function (array $command,
     'when all were taken' => [[PHP_BINARY, '-r', 'for ($i = 0; $i < 80; $i++) { fgets(STDIN); }'], 280],
 ])->throws(ProcessEnded::class);
 
-it('is 1 where one of the processes says so', function (): void {
+it('fails where one of the processes does', function (): void {
     $ends = [PHP_BINARY, '-r', '$code = 0;
         while (($line = fgets(STDIN)) !== false) { echo $line; $code |= $line === "bad\n"; } exit($code);'];
     $line = str_repeat('z', 999)."\n";

@@ -49,7 +49,7 @@ final readonly class Offline
     /** Those that answer each line of standard input by a line, so that several processes can share them. */
     public const BY_LINE = ['score', 'present'];
 
-    private const MOST_PROCESSES = 64;
+    public const MOST_PROCESSES = 64;
 
     private const OPTIONS = [
         'read' => ['media', 'lines', 'as', 'mapping', 'parts'],

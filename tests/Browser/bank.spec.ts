@@ -90,6 +90,7 @@ test('folders: new, placed in, renamed, moved, deleted with what it means', asyn
 
 test('a new bank, said more about, shared, found by its words, archived', async ({ page }) => {
   await signIn(page, 'wren')
+  await page.goto('/banks')
   await page.getByRole('button', { name: 'New bank' }).click()
   await page.getByRole('button', { name: 'Create bank' }).click()
   await expect(page.getByText('The bank needs a name.')).toBeVisible()

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Maths;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use WideQuarry\Numbers\Exact;
@@ -20,97 +21,122 @@ final readonly class Approximation
 
     private const CARRIED = 45;
 
-    private function __construct(public BigDecimal $value, public BigDecimal $error)
+    /** @param  \GMP  $digits  of the value in units of 10^-places */
+    private function __construct(private \GMP $digits, private int $places, private ErrorBound $error)
     {
     }
 
-    public static function of(BigDecimal $value, BigDecimal $error): self
+    public static function of(BigDecimal $value, BigDecimal|ErrorBound $error): self
     {
-        $places = self::CARRIED - self::magnitude($value);
-        if ($value->getScale() <= $places) {
-            return new self($value, self::bound($error));
-        }
-        $rounded = $value->toScale(max(0, $places), RoundingMode::HALF_EVEN);
+        return self::rounded(
+            gmp_init((string) $value->getUnscaledValue()),
+            $value->getScale(),
+            $error instanceof ErrorBound ? $error : ErrorBound::ofDecimal($error),
+        );
+    }
 
-        return new self($rounded, self::bound($error->plus(self::power($places >= 0 ? -$places : 0))));
+    public static function whole(int $value): self
+    {
+        return new self(gmp_init($value), 0, ErrorBound::of(0, 0));
     }
 
     public static function ofRational(BigRational $value): self
     {
-        $places = max(0, self::CARRIED - self::magnitudeOf($value));
+        [$above, $below] = [(string) $value->getNumerator(), (string) $value->getDenominator()];
+        $places = max(0, self::CARRIED - strlen(ltrim($above, '-')) + strlen($below));
 
-        return new self($value->toScale($places, RoundingMode::HALF_EVEN), self::power(-$places));
+        return new self(
+            self::divided(PowersOfTen::of($places) * gmp_init($above), gmp_init($below)),
+            $places,
+            ErrorBound::of(1, $places),
+        );
     }
 
     public static function zeroWithin(BigDecimal $error): self
     {
-        return new self(BigDecimal::zero(), self::bound($error));
+        return new self(gmp_init(0), 0, ErrorBound::ofDecimal($error));
+    }
+
+    public function value(): BigDecimal
+    {
+        return BigDecimal::ofUnscaledValue(BigInteger::of(gmp_strval($this->digits)), $this->places);
+    }
+
+    public function error(): ErrorBound
+    {
+        return $this->error;
+    }
+
+    public function sign(): int
+    {
+        return $this->mayBeZero() ? 0 : gmp_sign($this->digits);
     }
 
     public function negated(): self
     {
-        return new self($this->value->negated(), $this->error);
+        return new self(-$this->digits, $this->places, $this->error);
     }
 
     public function plus(self $other): self
     {
-        return self::of($this->value->plus($other->value), $this->error->plus($other->error));
+        [$one, $two, $places] = $this->besides($other);
+
+        return self::rounded($one + $two, $places, $this->error->plus($other->error));
     }
 
     public function times(self $other): self
     {
-        $error = $this->value->abs()->multipliedBy($other->error)
-            ->plus($other->value->abs()->multipliedBy($this->error))
-            ->plus($this->error->multipliedBy($other->error));
+        $error = $this->size()->times($other->error)
+            ->plus($other->size()->times($this->error))
+            ->plus($this->error->times($other->error));
 
-        return self::of($this->value->multipliedBy($other->value), $error);
+        return self::rounded($this->digits * $other->digits, $this->places + $other->places, $error);
     }
 
     /** Divided by a whole number that is not 0. */
     public function over(int $by): self
     {
-        $places = max(0, self::CARRIED - self::magnitude($this->value)) + strlen((string) $by);
-        $error = $this->error->dividedBy(abs($by), $places + 2, RoundingMode::UP);
+        $places = max(0, self::CARRIED - $this->magnitude()) + strlen((string) $by);
+        $digits = self::divided($this->digits * PowersOfTen::of($places - $this->places), gmp_init($by));
 
-        return self::of($this->value->dividedBy($by, $places, RoundingMode::HALF_EVEN), $error->plus(self::power(-$places)));
+        return self::rounded($digits, $places, $this->error->over(gmp_init($by), 0)->plus(ErrorBound::of(1, $places)));
     }
 
     /** @return self|null null where nothing says that this is not zero */
     public function reciprocal(): ?self
     {
-        $least = $this->value->abs()->minus($this->error);
-        if (! $least->isPositive()) {
+        $size = gmp_abs($this->digits);
+        $least = $size - $this->error->in($this->places);
+        if ($least <= 0) {
             return null;
         }
-        $places = self::CARRIED + max(0, self::magnitude($this->value)) + 2;
-        $error = $this->error->dividedBy(
-            $least->multipliedBy($this->value->abs()),
-            $places + self::CARRIED,
-            RoundingMode::UP,
-        );
+        $places = self::CARRIED + max(0, $this->magnitude()) + 2;
+        $error = $this->error->over($least * $size, 2 * $this->places);
 
-        return self::of(
-            BigDecimal::one()->dividedBy($this->value, $places, RoundingMode::HALF_EVEN),
-            $error->plus(self::power(-$places)),
+        return self::rounded(
+            self::divided(PowersOfTen::of($places + $this->places), $this->digits),
+            $places,
+            $error->plus(ErrorBound::of(1, $places)),
         );
     }
 
     /** -1, 0 or 1; 0 where the two cannot be told apart. */
     public function compare(self $other): int
     {
-        $between = $this->value->minus($other->value);
+        [$one, $two, $places] = $this->besides($other);
+        $between = $one - $two;
 
-        return $between->abs()->isLessThanOrEqualTo($this->error->plus($other->error)) ? 0 : $between->getSign();
+        return $this->error->plus($other->error)->reaches($between, $places) ? 0 : gmp_sign($between);
     }
 
     public function isNegative(): bool
     {
-        return $this->value->plus($this->error)->isNegative();
+        return $this->sign() < 0;
     }
 
     public function mayBeZero(): bool
     {
-        return $this->value->abs()->isLessThanOrEqualTo($this->error);
+        return $this->error->reaches($this->digits, $this->places);
     }
 
     /**
@@ -120,7 +146,9 @@ final readonly class Approximation
      */
     public function ends(): array
     {
-        return [$this->value->minus($this->error), $this->value->plus($this->error)];
+        [$value, $error] = [$this->value(), $this->error->decimal()];
+
+        return [$value->minus($error), $value->plus($error)];
     }
 
     /** To 30 figures: what keys and conditions use as its value. */
@@ -129,37 +157,65 @@ final readonly class Approximation
         if ($this->mayBeZero()) {
             return Exact::zero();
         }
-        $places = self::FIGURES - self::magnitude($this->value);
+        $places = self::FIGURES - $this->magnitude();
 
-        return ($places >= 0 ? $this->value->toScale($places, RoundingMode::HALF_UP) : Exact::toFigures(
-            $this->value->toBigRational(),
+        return ($places >= 0 ? $this->value()->toScale($places, RoundingMode::HALF_UP) : Exact::toFigures(
+            $this->value()->toBigRational(),
             self::FIGURES,
         ))->stripTrailingZeros()->toBigRational()->simplified();
     }
 
+    /** Whether it has more digits before the decimal point than so many. */
+    public function isBeyond(int $digits): bool
+    {
+        return $this->magnitude() > $digits;
+    }
+
+    /** To the figures that are carried, with what that changes. */
+    private static function rounded(\GMP $digits, int $places, ErrorBound $error): self
+    {
+        $kept = max(0, self::CARRIED - self::magnitudeOf($digits, $places));
+
+        return $places <= $kept
+            ? new self($digits, $places, $error)
+            : new self(self::divided($digits, PowersOfTen::of($places - $kept)), $kept, $error->plus(ErrorBound::of(1, $kept)));
+    }
+
+    /** To the nearest whole number, the even one of two. */
+    private static function divided(\GMP $above, \GMP $below): \GMP
+    {
+        [$whole, $rest] = gmp_div_qr($above, $below);
+        $more = gmp_cmp(gmp_abs($rest) * 2, gmp_abs($below));
+        if ($more < 0 || ($more === 0 && ! gmp_testbit($whole, 0))) {
+            return $whole;
+        }
+
+        return $whole + gmp_sign($above) * gmp_sign($below);
+    }
+
+    /** @return array{\GMP, \GMP, int} the digits of both in the same units, and their places */
+    private function besides(self $other): array
+    {
+        $apart = $this->places - $other->places;
+
+        return $apart >= 0
+            ? [$this->digits, $other->digits * PowersOfTen::of($apart), $this->places]
+            : [$this->digits * PowersOfTen::of(-$apart), $other->digits, $other->places];
+    }
+
+    private function size(): ErrorBound
+    {
+        return ErrorBound::above($this->digits, $this->places);
+    }
+
+    private function magnitude(): int
+    {
+        return self::magnitudeOf($this->digits, $this->places);
+    }
+
     /** Digits before the decimal point; 0 or less below 1, as 0.012 gives -1. */
-    private static function magnitude(BigDecimal $value): int
+    private static function magnitudeOf(\GMP $digits, int $places): int
     {
-        $digits = strlen(ltrim((string) $value->getUnscaledValue(), '-0'));
-
-        return $digits === 0 ? 0 : $digits - $value->getScale();
-    }
-
-    private static function magnitudeOf(BigRational $value): int
-    {
-        return strlen(ltrim((string) $value->getNumerator(), '-')) - strlen((string) $value->getDenominator());
-    }
-
-    private static function power(int $exponent): BigDecimal
-    {
-        return $exponent >= 0 ? BigDecimal::of(10)->power($exponent) : BigDecimal::ofUnscaledValue(1, -$exponent);
-    }
-
-    /** Two figures of an error say enough; rounded up, it stays a bound. */
-    private static function bound(BigDecimal $error): BigDecimal
-    {
-        $places = 2 - self::magnitude($error);
-
-        return $error->getScale() <= $places ? $error : $error->toScale(max(0, $places), RoundingMode::UP);
+        return gmp_sign($digits) === 0 ? 0 : strlen(gmp_strval(gmp_abs($digits))) - $places;
     }
 }

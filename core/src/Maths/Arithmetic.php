@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WideQuarry\Maths;
 
-use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -132,7 +131,7 @@ final class Arithmetic
     {
         return match (true) {
             is_int($a) => $a <=> 0,
-            $a instanceof Approximation => $a->mayBeZero() ? 0 : $a->value->getSign(),
+            $a instanceof Approximation => $a->sign(),
             default => $a->getSign(),
         };
     }
@@ -156,7 +155,7 @@ final class Arithmetic
     public static function approximate(int|BigRational|Approximation $a): Approximation
     {
         return match (true) {
-            is_int($a) => Approximation::of(BigDecimal::of($a), BigDecimal::zero()),
+            is_int($a) => Approximation::whole($a),
             $a instanceof BigRational => Approximation::ofRational($a),
             default => $a,
         };
@@ -225,7 +224,7 @@ final class Arithmetic
             for ($i = 1; $i < strlen($bits); $i++) {
                 $power = $power->times($power);
                 $power = $bits[$i] === '1' ? $power->times($base) : $power;
-                if ($power->value->abs()->isGreaterThan('1e'.self::DIGITS)) {
+                if ($power->isBeyond(self::DIGITS)) {
                     throw ArithmeticProblem::tooLarge();
                 }
             }

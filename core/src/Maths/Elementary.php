@@ -5,22 +5,30 @@ declare(strict_types=1);
 namespace WideQuarry\Maths;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
 use Brick\Math\RoundingMode;
 
 /**
  * Elementary functions of a decimal to 55 places, by series after bringing the argument near 0 (Muller 2016, "Elementary Functions",
- * chapters 3 and 11). Decimals are strings, as bcmath takes them; bcmath cuts, so each step loses less than 10^-SCALE.
+ * chapters 3 and 11). Inside, a number is a whole one of GMP that counts units of 10^-PLACES; division cuts, so each step loses less than
+ * a unit.
  */
 final class Elementary
 {
-    /** Places that are carried. */
-    private const SCALE = 64;
-
     /** Places that are sure: a series has fewer than 100 terms. */
     public const SURE = 55;
 
+    /** Places that are carried. */
+    private const PLACES = 64;
+
+    /** Places of an angle before its quarter turns are taken away: there may be 10^12 of them. */
+    private const ANGLE_PLACES = 90;
+
     /** Of the argument of an exponential. */
     private const HALVINGS = 7;
+
+    /** Of the angle of an arctangent. */
+    private const ANGLE_HALVINGS = 3;
 
     /** To 100 places; the digits are those of the sequences A000796, A001113, A002162 and A002392 of the OEIS. */
     public const PI = '3.1415926535897932384626433832795028841971693993751058209749445923078164062862089986280348253421170679';
@@ -34,151 +42,139 @@ final class Elementary
     /** e to the power of a number between -1000 and 1000, as mantissa × 2^exponent. */
     public static function exp(BigDecimal $x): BigDecimal
     {
-        $text = self::text($x);
-        $times = (int) round((float) $text / M_LN2);
-        $rest = bcsub($text, bcmul((string) $times, self::LN2, self::SCALE + 30), self::SCALE);
+        $times = (int) round($x->toFloat() / M_LN2);
+        $rest = self::cut(self::units($x, self::ANGLE_PLACES) - self::constant(self::LN2, self::ANGLE_PLACES) * $times);
         // a smaller argument takes fewer terms; squaring back doubles what was lost each time
-        $rest = bcdiv($rest, (string) (1 << self::HALVINGS), self::SCALE);
-        $sum = $term = '1';
-        for ($n = 1; bccomp($term, '0', self::SCALE) !== 0; $n++) {
-            $term = bcdiv(bcmul($term, $rest, self::SCALE), (string) $n, self::SCALE);
-            $sum = bcadd($sum, $term, self::SCALE);
+        $rest = $rest / (1 << self::HALVINGS);
+        $one = PowersOfTen::of(self::PLACES);
+        $sum = $term = $one;
+        for ($n = 1; gmp_sign($term) !== 0; $n++) {
+            $term = $term * $rest / ($one * $n);
+            $sum = $sum + $term;
         }
         for ($i = 0; $i < self::HALVINGS; $i++) {
-            $sum = bcmul($sum, $sum, self::SCALE);
+            $sum = $sum * $sum / $one;
         }
         $two = BigDecimal::of(2)->power(abs($times));
 
         return $times >= 0
-            ? BigDecimal::of($sum)->multipliedBy($two)
-            : BigDecimal::of($sum)->dividedBy($two, self::SURE + (int) ceil(-$times * 0.302), RoundingMode::HALF_EVEN);
+            ? self::decimal($sum)->multipliedBy($two)
+            : self::decimal($sum)->dividedBy($two, self::SURE + (int) ceil(-$times * 0.302), RoundingMode::HALF_EVEN);
     }
 
-    /**
-     * The natural logarithm of a number above 0.
-     *
-     * @return numeric-string
-     */
-    public static function ln(BigDecimal $x): string
+    /** The natural logarithm of a number above 0. */
+    public static function ln(BigDecimal $x): BigDecimal
     {
-        /** @var numeric-string $digits */
-        $digits = ltrim((string) $x->getUnscaledValue(), '0');
+        $digits = (string) $x->getUnscaledValue();
         $tens = strlen($digits) - 1 - $x->getScale();
-        $mantissa = bcdiv($digits, bcpow('10', (string) (strlen($digits) - 1)), self::SCALE);
-        $halves = 0;
-        while (bccomp($mantissa, '1.4', 4) > 0) {
-            $mantissa = bcdiv($mantissa, '2', self::SCALE);
-            $halves++;
+        $mantissa = self::units(BigDecimal::ofUnscaledValue($digits, strlen($digits) - 1), self::PLACES);
+        $one = PowersOfTen::of(self::PLACES);
+        for ($halves = 0; $mantissa * 5 > $one * 7; $halves++) {
+            $mantissa = $mantissa / 2;
         }
+        $moved = self::constant(self::LN10, self::PLACES) * $tens + self::constant(self::LN2, self::PLACES) * $halves;
+        $z = ($mantissa - $one) * $one / ($mantissa + $one);
 
-        $moved = bcadd(bcmul((string) $tens, self::LN10, self::SCALE), bcmul((string) $halves, self::LN2, self::SCALE), self::SCALE);
-        $z = bcdiv(bcsub($mantissa, '1', self::SCALE), bcadd($mantissa, '1', self::SCALE), self::SCALE);
-
-        return bcadd($moved, bcmul('2', self::series($z, 1), self::SCALE), self::SCALE);
+        return self::decimal($moved + self::series($z, 1) * 2);
     }
 
-    /**
-     * The square root of a number from 0 to 10^30, by Newton's method from the float's: bcsqrt takes ten times as long.
-     *
-     * @param  numeric-string  $x
-     * @return numeric-string
-     */
-    public static function root(string $x): string
+    /** The sine, or the cosine, of an angle in radians below 10^12. */
+    public static function sine(BigDecimal $x, bool $cosine = false): BigDecimal
     {
-        /** @var numeric-string $root */
-        $root = sprintf('%.20F', sqrt((float) $x));
-        if (bccomp($root, '0', 20) === 0) {
-            return bcsqrt($x, self::SCALE);
-        }
-        for ($times = 0; $times < 4; $times++) {
-            $root = bcdiv(bcadd($root, bcdiv($x, $root, self::SCALE + 2), self::SCALE + 2), '2', self::SCALE + 2);
+        $half = self::constant(self::PI, self::ANGLE_PLACES) / 2;
+        $angle = self::units($x, self::ANGLE_PLACES);
+        $quarters = gmp_div_q($angle + $half / 2, $half, GMP_ROUND_MINUSINF);
+        $rest = self::cut($angle - $quarters * $half);
+        $quadrant = (gmp_intval(gmp_mod($quarters, 4)) + ($cosine ? 1 : 0)) % 4;
+        $one = PowersOfTen::of(self::PLACES);
+        $square = $rest * $rest / $one;
+        $sum = $term = $quadrant % 2 === 0 ? $rest : $one;
+        for ($n = $quadrant % 2 === 0 ? 2 : 1; gmp_sign($term) !== 0; $n += 2) {
+            $term = $term * $square / ($one * (-$n * ($n + 1)));
+            $sum = $sum + $term;
         }
 
-        return $root;
+        return self::decimal($quadrant >= 2 ? -$sum : $sum);
     }
 
-    /**
-     * The sine, or the cosine, of an angle in radians below 10^12.
-     *
-     * @param  numeric-string  $x
-     * @return numeric-string
-     */
-    public static function sine(string $x, bool $cosine = false): string
+    /** The angle in radians whose tangent is $x. */
+    public static function arctangent(BigDecimal $x): BigDecimal
     {
-        $half = bcdiv(self::PI, '2', 90);
-        $quarters = bcadd(bcdiv($x, $half, 10), bccomp($x, '0', 90) < 0 ? '-0.5' : '0.5', 0);
-        $rest = bcsub($x, bcmul($quarters, $half, 90), self::SCALE);
-        $quadrant = (((int) bcmod($quarters, '4')) + ($cosine ? 1 : 0) + 4) % 4;
-        $square = bcmul($rest, $rest, self::SCALE);
-        $term = $quadrant % 2 === 0 ? $rest : '1';
-        $sum = $term;
-        for ($n = $quadrant % 2 === 0 ? 2 : 1; bccomp($term, '0', self::SCALE) !== 0; $n += 2) {
-            $term = bcdiv(bcmul($term, $square, self::SCALE), (string) (-$n * ($n + 1)), self::SCALE);
-            $sum = bcadd($sum, $term, self::SCALE);
-        }
-
-        return $quadrant >= 2 ? bcmul($sum, '-1', self::SCALE) : $sum;
+        return self::decimal(self::angleOf(self::units($x, self::PLACES)));
     }
 
-    /**
-     * The angle in radians whose tangent is $x.
-     *
-     * @param  numeric-string  $x
-     * @return numeric-string
-     */
-    public static function arctangent(string $x): string
+    /** The angle in radians whose sine is $x, which is from -1 to 1. */
+    public static function arcsine(BigDecimal $x): BigDecimal
     {
-        if (bccomp($x, '0', self::SCALE) < 0) {
-            return bcmul('-1', self::arctangent(bcmul($x, '-1', self::SCALE)), self::SCALE);
-        }
-        if (bccomp($x, '1', self::SCALE) > 0) {
-            return bcsub(bcdiv(self::PI, '2', self::SCALE), self::arctangent(bcdiv('1', $x, self::SCALE)), self::SCALE);
-        }
-        for ($times = 0; $times < 3; $times++) { // half the angle
-            $x = bcdiv($x, bcadd('1', self::root(bcadd('1', bcmul($x, $x, self::SCALE), self::SCALE)), self::SCALE), self::SCALE);
-        }
+        $sine = self::units($x, self::PLACES);
+        $cosine = gmp_sqrt(PowersOfTen::of(2 * self::PLACES) - $sine * $sine);
 
-        return bcmul('8', self::series($x, -1), self::SCALE);
+        return self::decimal(
+            gmp_sign($cosine) === 0
+                ? self::quarterTurn() * gmp_sign($sine)
+                : self::angleOf($sine * PowersOfTen::of(self::PLACES) / $cosine),
+        );
     }
 
-    /**
-     * The angle in radians whose sine is $x, which is from -1 to 1.
-     *
-     * @param  numeric-string  $x
-     * @return numeric-string
-     */
-    public static function arcsine(string $x): string
+    private static function angleOf(\GMP $tangent): \GMP
     {
-        $other = self::root(bcsub('1', bcmul($x, $x, 2 * self::SCALE), 2 * self::SCALE));
-        if (bccomp($other, '0', self::SCALE) === 0) {
-            return bcmul($x, bcdiv(self::PI, '2', self::SCALE), self::SCALE);
+        $one = PowersOfTen::of(self::PLACES);
+        if ($tangent < 0) {
+            return -self::angleOf(-$tangent);
+        }
+        if ($tangent > $one) {
+            return self::quarterTurn() - self::angleOf($one * $one / $tangent);
+        }
+        for ($times = 0; $times < self::ANGLE_HALVINGS; $times++) {
+            $tangent = $tangent * $one / ($one + gmp_sqrt($one * $one + $tangent * $tangent));
         }
 
-        return self::arctangent(bcdiv($x, $other, self::SCALE));
+        return self::series($tangent, -1) * (1 << self::ANGLE_HALVINGS);
     }
 
-    /** @return numeric-string to 90 places at most */
-    public static function text(BigDecimal $x): string
+    /** z + s z³/3 + z⁵/5 + s z⁷/7 …: artanh z with the sign 1, arctan z with −1. */
+    private static function series(\GMP $z, int $sign): \GMP
     {
-        /** @var numeric-string */
-        return (string) ($x->getScale() > 90 ? $x->toScale(90, RoundingMode::HALF_EVEN) : $x);
-    }
-
-    /**
-     * z + s z³/3 + z⁵/5 + s z⁷/7 …: artanh z with the sign 1, arctan z with −1.
-     *
-     * @param  numeric-string  $z
-     * @return numeric-string
-     */
-    private static function series(string $z, int $sign): string
-    {
-        $square = bcmul(bcmul($z, $z, self::SCALE), (string) $sign, self::SCALE);
+        $one = PowersOfTen::of(self::PLACES);
+        $square = $z * $z * $sign / $one;
         $sum = $power = $z;
-        for ($n = 3; bccomp($power, '0', self::SCALE) !== 0; $n += 2) {
-            $power = bcmul($power, $square, self::SCALE);
-            $sum = bcadd($sum, bcdiv($power, (string) $n, self::SCALE), self::SCALE);
+        for ($n = 3; gmp_sign($power) !== 0; $n += 2) {
+            $power = $power * $square / $one;
+            $sum = $sum + $power / $n;
         }
 
         return $sum;
+    }
+
+    private static function quarterTurn(): \GMP
+    {
+        return self::constant(self::PI, self::PLACES) / 2;
+    }
+
+    /** From units of an angle to those of everything else. */
+    private static function cut(\GMP $units): \GMP
+    {
+        return $units / PowersOfTen::of(self::ANGLE_PLACES - self::PLACES);
+    }
+
+    private static function units(BigDecimal $x, int $places): \GMP
+    {
+        $digits = gmp_init((string) $x->getUnscaledValue());
+        $missing = $places - $x->getScale();
+
+        return $missing >= 0 ? $digits * PowersOfTen::of($missing) : $digits / PowersOfTen::of(-$missing);
+    }
+
+    private static function decimal(\GMP $units): BigDecimal
+    {
+        return BigDecimal::ofUnscaledValue(BigInteger::of(gmp_strval($units)), self::PLACES);
+    }
+
+    private static function constant(string $digits, int $places): \GMP
+    {
+        /** @var array<string, \GMP> $known */
+        static $known = [];
+
+        return $known["$digits $places"] ??= self::units(BigDecimal::of($digits), $places);
     }
 }

@@ -128,12 +128,7 @@ final class FunctionTable
     /** @throws ArithmeticProblem */
     public static function factorial(int|BigRational|Approximation $n): int|BigRational
     {
-        $product = '1'; // hundreds of times as fast as objects
-        for ($i = self::count($n, 0, self::FACTORIAL); $i > 1; $i--) {
-            $product = bcmul($product, (string) $i, 0);
-        }
-
-        return Arithmetic::tidy(BigInteger::of($product));
+        return Arithmetic::tidy(BigInteger::of(gmp_strval(gmp_fact(self::count($n, 0, self::FACTORIAL)))));
     }
 
     /**
@@ -216,12 +211,8 @@ final class FunctionTable
         if ($k > self::FACTORIAL) {
             throw ArithmeticProblem::tooLarge();
         }
-        $product = BigInteger::one();
-        for ($i = 1; $i <= $k; $i++) {
-            $product = $product->multipliedBy($n - $k + $i)->quotient($i);
-        }
 
-        return Arithmetic::tidy($product);
+        return Arithmetic::tidy(BigInteger::of(gmp_strval(gmp_binomial($n, $k))));
     }
 
     private static function whole(int|BigRational|Approximation $x): BigInteger

@@ -7,6 +7,7 @@ namespace WideQuarry\Maths;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 
 /** Roots, exact where the number is a power. */
 final class Roots
@@ -52,23 +53,11 @@ final class Roots
         return $above === null ? null : BigRational::nd($above, $below);
     }
 
-    /** By Newton's method from above, on whole numbers. */
     private static function wholeRoot(BigInteger $x, int $n): ?BigInteger
     {
-        if ($x->isLessThanOrEqualTo(1)) {
-            return $x;
-        }
-        $length = intdiv(strlen((string) $x) * 3322, 1000) + 1; // its bits or a few more; counting them takes long
-        if ($length <= $n) {
-            return null; // between 1 and 2
-        }
-        $root = BigInteger::one()->shiftedLeft(intdiv($length, $n) + 1);
-        do {
-            $before = $root;
-            $root = $before->multipliedBy($n - 1)->plus($x->quotient($before->power($n - 1)))->quotient($n);
-        } while ($root->isLessThan($before));
+        [$root, $rest] = gmp_rootrem(gmp_init((string) $x), $n);
 
-        return $before->power($n)->isEqualTo($x) ? $before : null;
+        return gmp_sign($rest) === 0 ? BigInteger::of(gmp_strval($root)) : null;
     }
 
     private static function decimal(BigDecimal $x, int $n): BigDecimal
@@ -80,6 +69,6 @@ final class Roots
             return $x->sqrt(Elementary::SURE + max(0, intdiv($x->getScale() - strlen((string) $x->getUnscaledValue()), 2) + 1));
         }
 
-        return Elementary::exp(BigDecimal::of(bcdiv(Elementary::ln($x), (string) $n, Elementary::SURE + 5)));
+        return Elementary::exp(Elementary::ln($x)->dividedBy($n, Elementary::SURE + 5, RoundingMode::DOWN));
     }
 }

@@ -47,11 +47,14 @@ final class Transcendental
         }
 
         $at = Arithmetic::approximate($x);
-        $value = Elementary::exp($at->value);
+        if ($at->error()->reaches(gmp_init(1), 0)) {
+            return self::monotone($x, Elementary::exp(...));
+        }
+        $value = Elementary::exp($at->value());
         // e^(x + d) - e^x is less than 2 d e^x for a d below 1
-        $off = $at->error->isLessThan(1) ? $value->multipliedBy($at->error)->multipliedBy(2) : null;
+        $off = ErrorBound::ofDecimal($value)->times($at->error())->times(ErrorBound::of(2, 0));
 
-        return $off === null ? self::monotone($x, Elementary::exp(...)) : Approximation::of($value, self::sureOf($value)->plus($off));
+        return Approximation::of($value, self::sureOf($value)->plus($off));
     }
 
     /** @throws ArithmeticProblem */
@@ -64,7 +67,7 @@ final class Transcendental
         if ($x === 1) {
             return 0;
         }
-        $ln = fn (): Approximation => self::monotone($x, fn (BigDecimal $at): BigDecimal => BigDecimal::of(Elementary::ln($at)));
+        $ln = fn (): Approximation => self::monotone($x, Elementary::ln(...));
         if (! is_int($x)) {
             return $ln();
         }
@@ -89,7 +92,7 @@ final class Transcendental
             return $log;
         }
         for ($below = 1; $below <= 4; $below++) {
-            $above = $log->value->multipliedBy($below)->toScale(0, RoundingMode::HALF_UP);
+            $above = $log->value()->multipliedBy($below)->toScale(0, RoundingMode::HALF_UP);
             $isNear = $log->compare(Arithmetic::approximate(BigRational::of($above)->dividedBy($below))) === 0;
             if (
                 $isNear && $above->abs()->isLessThan(4000) &&
@@ -111,8 +114,8 @@ final class Transcendental
         $at = self::angle($x);
 
         return Approximation::of(
-            BigDecimal::of(Elementary::sine(Elementary::text($at->value), $cosine)),
-            $at->error->plus(self::sure()), // the slope is at most 1
+            Elementary::sine($at->value(), $cosine),
+            $at->error()->plus(self::sure()), // the slope is at most 1
         );
     }
 
@@ -152,10 +155,7 @@ final class Transcendental
 
     public static function atan(int|BigRational|Approximation $x): int|Approximation
     {
-        return $x === 0 ? 0 : self::monotone(
-            $x,
-            fn (BigDecimal $at): BigDecimal => BigDecimal::of(Elementary::arctangent(Elementary::text($at))),
-        );
+        return $x === 0 ? 0 : self::monotone($x, Elementary::arctangent(...));
     }
 
     /** @throws ArithmeticProblem */
@@ -166,7 +166,7 @@ final class Transcendental
         }
         // the ends of an approximate 1 may lie beyond
         $inside = fn (BigDecimal $at): BigDecimal => BigDecimal::max(BigDecimal::of(-1), BigDecimal::min(BigDecimal::one(), $at));
-        $arcsine = fn (BigDecimal $at): BigDecimal => BigDecimal::of(Elementary::arcsine(Elementary::text($inside($at))));
+        $arcsine = fn (BigDecimal $at): BigDecimal => Elementary::arcsine($inside($at));
 
         return $x === 0 ? 0 : self::monotone($x, $arcsine);
     }
@@ -216,15 +216,15 @@ final class Transcendental
     public static function monotone(int|BigRational|Approximation $x, \Closure $function): Approximation
     {
         $at = Arithmetic::approximate($x);
-        $value = $function($at->value);
+        $value = $function($at->value());
         $sure = self::sureOf($value);
-        if ($at->error->isZero()) {
+        if ($at->error()->isZero()) {
             return Approximation::of($value, $sure);
         }
         [$low, $high] = $at->ends();
         $off = BigDecimal::max($function($low)->minus($value)->abs(), $function($high)->minus($value)->abs());
 
-        return Approximation::of($value, $sure->plus($off));
+        return Approximation::of($value, $sure->plus(ErrorBound::ofDecimal($off)));
     }
 
     /** The rest after whole turns, from 0 on. */
@@ -253,13 +253,13 @@ final class Transcendental
     }
 
     /** How far a value of a series may be from the true one. */
-    private static function sureOf(BigDecimal $value): BigDecimal
+    private static function sureOf(BigDecimal $value): ErrorBound
     {
-        return self::sure()->multipliedBy($value->abs()->plus(1));
+        return self::sure()->times(ErrorBound::ofDecimal($value)->plus(ErrorBound::of(1, 0)));
     }
 
-    private static function sure(): BigDecimal
+    private static function sure(): ErrorBound
     {
-        return BigDecimal::ofUnscaledValue(1, Elementary::SURE - 1);
+        return ErrorBound::of(1, Elementary::SURE - 1);
     }
 }

@@ -21,8 +21,8 @@ use WideQuarry\Tests\Support\Packages;
 use WideQuarry\Tests\Support\Questions;
 
 // Every demo specimen in every open format, read as a stranger reads it who knows nothing of our own JSON. What scores otherwise there has
-// to be
-// announced before it is sent, for the right reason: each code below says when it is one. The counts are in docs/stranger.md.
+// to be announced before it is sent, for the right reason: each code below says when it is one. The counts are in docs/stranger.md,
+// compared by bin/test --long.
 
 const OPEN_FORMATS = [
     'qti30' => 'QTI 3.0',
@@ -164,29 +164,40 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
     $counts = $codes = [];
     $total = 0;
     $unexplained = [];
+    // the page needs every specimen; some of each bank show that nothing is left unsaid
+    $all = getenv('QUARRY_LONG') || getenv('QUARRY_WRITE') !== false;
     foreach (glob(dirname(__DIR__, 3).'/database/demo/*.json') ?: [] as $bank) {
         $demo = Json::decode((string) file_get_contents($bank));
         $stimuli = array_column($demo->stimuli ?? [], null, 'id');
         $media = demo(basename($bank, '.json'))->media;
-        foreach ($demo->questions ?? [] as $json) {
+        foreach ($demo->questions ?? [] as $n => $json) {
+            if (! $all && $n % 5 !== 0) {
+                continue;
+            }
             $question = Questions::read($json);
             $specimens = $question->record->specimens;
             if ($specimens === []) {
                 continue;
             }
             $total += count($specimens);
+            $named = QuestionMedia::of($question);
+            $shown = array_values(array_filter($media, fn ($one): bool => in_array($one->id, $named, true)));
+            $scores = array_map(
+                fn (Specimen $one) => (new Scorer)->score(
+                    $question,
+                    new Attempt($one->response, Seed::of($one->seed), $one->earlierWrong, $one->hints),
+                ),
+                $specimens,
+            );
             foreach (array_keys(OPEN_FORMATS) as $format) {
                 [$read, $losses] = asAStranger(
                     $question,
                     array_values(array_intersect_key($stimuli, array_flip($question->stimuli))),
-                    array_values(array_filter($media, fn ($one): bool => in_array($one->id, QuestionMedia::of($question), true))),
+                    $shown,
                     $format,
                 );
-                foreach ($specimens as $one) {
-                    $here = (new Scorer)->score(
-                        $question,
-                        new Attempt($one->response, Seed::of($one->seed), $one->earlierWrong, $one->hints),
-                    );
+                foreach ($specimens as $at => $one) {
+                    $here = $scores[$at];
                     $there = earnedThere($question, $read, $one, $format);
                     if ($here->needsMarking && $there === null) {
                         $counts[$format] = ($counts[$format] ?? 0) + 1; // a person marks it here and there
@@ -217,6 +228,9 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
         }
     }
     expect($unexplained)->toBe([]);
+    if (! $all) {
+        return;
+    }
     $page = dirname(__DIR__, 3).'/docs/stranger.md';
     $written = strangersPage($total, $counts, $codes);
     getenv('QUARRY_WRITE') !== false && file_put_contents($page, $written);

@@ -23,7 +23,8 @@ final class Bounds
     {
         $this->collect("$schema#");
         foreach ($this->found as $keyword => $bounds) {
-            $beside = array_merge(...array_map(fn (int $bound): array => [$bound - 1, $bound, $bound + 1], $bounds));
+            $beyond = $keyword === 'minimum' ? -1 : 1;
+            $beside = array_merge(...array_map(fn (int $bound): array => [$bound, $bound + $beyond], $bounds));
             $this->found[$keyword] = array_values(array_unique($beside));
         }
     }

@@ -87,8 +87,8 @@ final readonly class CurveComparison
         return isset($found[0]) || count($found) > 1;
     }
 
-    /** @return list<BigRational> */
-    private function places(Path $one, Path $other): array
+    /** @return \Generator<BigRational> few of them are needed where the two differ */
+    private function places(Path $one, Path $other): \Generator
     {
         $axis = $this->grid->x;
         [$from, $to] = [$axis->from, $axis->to];
@@ -99,18 +99,17 @@ final readonly class CurveComparison
         }
         $width = $to->minus($from);
         if (! $width->isPositive()) {
-            return [];
+            return;
         }
-        $places = $axis->lines($axis->step->dividedBy(Exact::compare($axis->steps(), BigRational::of(self::MOST_PLACES / 2)) > 0 ? 1 : 2));
-        if ($this->tolerance->isZero()) {
-            for ($i = 1; $i < self::BETWEEN; $i++) {
-                $places[] = $from->plus($width->multipliedBy(BigRational::nd($i, self::BETWEEN)))->simplified();
+        $halves = Exact::compare($axis->steps(), BigRational::of(self::MOST_PLACES / 2)) > 0 ? 1 : 2;
+        foreach ($axis->lines($axis->step->dividedBy($halves)) as $x) {
+            if (Exact::compare($x, $from) >= 0 && Exact::compare($x, $to) <= 0) {
+                yield $x;
             }
         }
-
-        return array_values(
-            array_filter($places, fn (BigRational $x): bool => Exact::compare($x, $from) >= 0 && Exact::compare($x, $to) <= 0),
-        );
+        for ($i = 1; $i < self::BETWEEN && $this->tolerance->isZero(); $i++) {
+            yield $from->plus($width->multipliedBy(BigRational::nd($i, self::BETWEEN)))->simplified();
+        }
     }
 
     /** An end where the grid ends is none. */

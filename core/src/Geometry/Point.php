@@ -13,14 +13,21 @@ final readonly class Point
     /** What is as near as this, for its size, is compared exactly; floats have 2⁻⁵³. */
     public const DOUBT = 1e-12;
 
+    /** Up to here products of whole numbers, and sums of a few, are exact in floats, which hold 2⁵³. */
+    private const WHOLE = 1 << 24;
+
     public float $nearX;
 
     public float $nearY;
+
+    /** Whether both are whole numbers that floats can calculate with exactly. */
+    private bool $isWhole;
 
     public function __construct(public BigRational $x, public BigRational $y)
     {
         $this->nearX = Exact::float($x);
         $this->nearY = Exact::float($y);
+        $this->isWhole = self::isWhole($x, $this->nearX) && self::isWhole($y, $this->nearY);
     }
 
     public static function of(string $x, string $y): self
@@ -86,11 +93,16 @@ final readonly class Point
         $left = ($b->nearX - $a->nearX) * ($c->nearY - $a->nearY);
         $right = ($b->nearY - $a->nearY) * ($c->nearX - $a->nearX);
         $size = (abs($a->nearX) + abs($b->nearX) + abs($c->nearX)) * (abs($a->nearY) + abs($b->nearY) + abs($c->nearY));
-        if (abs($left - $right) > self::DOUBT * $size) {
+        if (abs($left - $right) > self::DOUBT * $size || ($a->isWhole && $b->isWhole && $c->isWhole)) {
             return $left <=> $right;
         }
 
         return $b->x->minus($a->x)->multipliedBy($c->y->minus($a->y))
             ->compareTo($b->y->minus($a->y)->multipliedBy($c->x->minus($a->x)));
+    }
+
+    private static function isWhole(BigRational $number, float $near): bool
+    {
+        return abs($near) < self::WHOLE && (string) $number->getDenominator() === '1';
     }
 }

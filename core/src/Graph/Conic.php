@@ -31,6 +31,15 @@ final class Conic
     /** @throws FigureProblem */
     public static function of(Figure $figure): self
     {
+        /** @var \WeakMap<Figure, self> $known a figure is checked, then compared with several */
+        static $known = new \WeakMap;
+
+        return $known[$figure] ??= self::worked($figure);
+    }
+
+    /** @throws FigureProblem */
+    private static function worked(Figure $figure): self
+    {
         $points = $figure->points;
 
         return match ($figure->kind) {

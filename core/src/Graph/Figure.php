@@ -20,6 +20,9 @@ final readonly class Figure
     /** No grid is larger, and exact numbers stay short. */
     private const FARTHEST = '1000000000';
 
+    /** Floats below this are of numbers that are nearer than that. */
+    private const NEAR = 999_999_999.0;
+
     /**
      * @param  list<Point>  $points
      * @param  list<BigRational>  $coefficients  a to f of ax² + bxy + cy² + dx + ey + f = 0
@@ -155,6 +158,9 @@ final readonly class Figure
     {
         $farthest = Exact::of(self::FARTHEST);
         foreach ($points as $point) {
+            if (max(abs($point->nearX), abs($point->nearY)) < self::NEAR) {
+                continue;
+            }
             if (Exact::compare($point->x->abs(), $farthest) > 0 || Exact::compare($point->y->abs(), $farthest) > 0) {
                 throw FigureProblem::because('far');
             }

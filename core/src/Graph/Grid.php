@@ -15,6 +15,8 @@ final readonly class Grid
     /** The visible part, in steps. */
     public Box $box;
 
+    private bool $hasUnitSteps;
+
     /** @var \WeakMap<Figure, list<Point>> corners in steps, asked for with every figure that is compared with another */
     private \WeakMap $corners;
 
@@ -22,6 +24,7 @@ final readonly class Grid
     public function __construct(public Axis $x, public ?Axis $y)
     {
         $this->corners = new \WeakMap;
+        $this->hasUnitSteps = $y !== null && $x->step->isEqualTo(1) && $y->step->isEqualTo(1);
         $this->box = new Box(
             $this->inSteps(new Point($x->from, $y->from ?? Exact::zero())),
             $this->inSteps(new Point($x->to, $y->to ?? Exact::zero())),
@@ -31,6 +34,10 @@ final readonly class Grid
     /** A point in steps of the grid: distances are measured so. */
     public function inSteps(Point $point): Point
     {
+        if ($this->hasUnitSteps) {
+            return $point;
+        }
+
         return new Point(
             $point->x->dividedBy($this->x->step)->simplified(),
             $this->y === null ? Exact::zero() : $point->y->dividedBy($this->y->step)->simplified(),

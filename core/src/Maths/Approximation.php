@@ -7,7 +7,6 @@ namespace WideQuarry\Maths;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
 use WideQuarry\Numbers\Exact;
 
 /**
@@ -158,11 +157,15 @@ final readonly class Approximation
             return Exact::zero();
         }
         $places = self::FIGURES - $this->magnitude();
+        if ($places < 0) {
+            return Exact::toFigures($this->value()->toBigRational(), self::FIGURES)->toBigRational()->simplified();
+        }
+        $surplus = $this->places - $places;
+        $digits = $surplus > 0 ? self::divided($this->digits, PowersOfTen::of($surplus), false) : $this->digits;
+        $unit = PowersOfTen::of(min($places, $this->places));
+        $common = gmp_gcd($digits, $unit);
 
-        return ($places >= 0 ? $this->value()->toScale($places, RoundingMode::HALF_UP) : Exact::toFigures(
-            $this->value()->toBigRational(),
-            self::FIGURES,
-        ))->stripTrailingZeros()->toBigRational()->simplified();
+        return BigRational::nd(gmp_strval($digits / $common), gmp_strval($unit / $common));
     }
 
     /** Whether it has more digits before the decimal point than so many. */
@@ -181,12 +184,12 @@ final readonly class Approximation
             : new self(self::divided($digits, PowersOfTen::of($places - $kept)), $kept, $error->plus(ErrorBound::of(1, $kept)));
     }
 
-    /** To the nearest whole number, the even one of two. */
-    private static function divided(\GMP $above, \GMP $below): \GMP
+    /** To the nearest whole number; of two, to the even one or away from zero. */
+    private static function divided(\GMP $above, \GMP $below, bool $toEven = true): \GMP
     {
-        [$whole, $rest] = gmp_div_qr($above, $below);
-        $more = gmp_cmp(gmp_abs($rest) * 2, gmp_abs($below));
-        if ($more < 0 || ($more === 0 && ! gmp_testbit($whole, 0))) {
+        $whole = gmp_div_q($above, $below);
+        $more = gmp_cmp(gmp_abs($above - $whole * $below) * 2, gmp_abs($below));
+        if ($more < 0 || ($more === 0 && $toEven && ! gmp_testbit($whole, 0))) {
             return $whole;
         }
 

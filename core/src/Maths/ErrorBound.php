@@ -59,8 +59,8 @@ final readonly class ErrorBound
         [$fine, $coarse] = $this->places >= $other->places ? [$this, $other] : [$other, $this];
         $apart = $fine->places - $coarse->places;
 
-        return $apart > self::FIGURES
-            ? self::of($coarse->units + 1, $coarse->places)
+        return $apart > 2 * self::FIGURES
+            ? self::of($coarse->units * 10 ** self::FIGURES + 1, $coarse->places + self::FIGURES)
             : self::of($coarse->units * 10 ** $apart + $fine->units, $fine->places);
     }
 
@@ -75,7 +75,7 @@ final readonly class ErrorBound
         $figures = gmp_strval(gmp_abs($digits));
         $surplus = strlen($figures) - self::FIGURES;
         $least = (int) substr($figures, 0, self::FIGURES);
-        $more = self::FIGURES;
+        $more = 2 * self::FIGURES;
 
         return $this->units === 0
             ? $this

@@ -239,7 +239,7 @@ it('survives whatever becomes of a package: it is read, or refused with a reason
     $whole = entriesIn($format);
     $names = array_values(array_filter(array_keys($whole), fn (string $name): bool => preg_match('/\.(xml|jsonl|json)$/', $name) === 1));
     $read = $refused = $told = 0;
-    for ($i = 0; $i < (getenv('QUARRY_LONG') ? 5000 : 80); $i++) {
+    for ($i = 0; $i < (getenv('QUARRY_LONG') ? 5000 : 60); $i++) {
         $entries = $whole;
         for ($n = mt_rand(1, 4); $n > 0; $n--) {
             $name = $names[mt_rand(0, count($names) - 1)];

@@ -59,16 +59,17 @@ it('gives the same questions after going out and in again, with specimens that s
         }
         $back = readBack($file);
         expect(Json::encode($back->questions))->toBe(Json::encode($content->questions));
-        foreach ($back->questions as $json) {
-            expect(
-                array_map(
-                    fn (Finding $finding): string => $finding->message,
-                    (new Completeness)->failingSpecimens(Questions::read($json)),
-                ),
-            )->toBe([]);
-        }
         unlink($file);
         unlink($again);
+    }
+    // what came back is the same text in every format, so its specimens are tried once
+    foreach ($content->questions as $json) {
+        expect(
+            array_map(
+                fn (Finding $finding): string => $finding->message,
+                (new Completeness)->failingSpecimens(Questions::read($json)),
+            ),
+        )->toBe([]);
     }
 })->with($banks);
 

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { baseURL } from './tests/Browser/baseURL'
 
 export default defineConfig({
   testDir: 'tests/Browser',
@@ -12,7 +13,7 @@ export default defineConfig({
   workers: Number(process.env.BROWSER_WORKERS ?? 1),
   reporter: [['line'], ['junit']],
   use: {
-    baseURL: process.env[`BASE_URL_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.BASE_URL ?? 'http://127.0.0.1:8080',
+    baseURL,
     viewport: { width: 1280, height: 800 },
     // Chromium without a window to draw: the same engine, a fifth quicker to finish the whole set.
     launchOptions: { executablePath: '/usr/bin/chromium-headless-shell' },

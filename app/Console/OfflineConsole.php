@@ -12,6 +12,7 @@ use App\Infrastructure\Stopwatch;
 use Fidry\CpuCoreCounter\CpuCoreCounter;
 use WideQuarry\CommandLine\Arguments;
 use WideQuarry\CommandLine\Offline;
+use WideQuarry\CommandLine\OutputClosed;
 use WideQuarry\CommandLine\Problem;
 use WideQuarry\CommandLine\Streams;
 use WideQuarry\Json\Json;
@@ -39,6 +40,8 @@ final readonly class OfflineConsole
             fwrite($this->streams->err, Json::encode(Problem::of($ended))."\n");
 
             return 1;
+        } catch (OutputClosed) {
+            return OutputClosed::CODE;
         }
     }
 

@@ -9,14 +9,7 @@ final class LineProcess
 {
     private const AT_ONCE = 65_536;
 
-    /** @var resource */
-    public readonly mixed $in;
-
-    /** @var resource */
-    public readonly mixed $out;
-
-    /** @var resource */
-    private readonly mixed $process;
+    private readonly PipedProcess $process;
 
     private string $given = '';
 
@@ -27,14 +20,26 @@ final class LineProcess
     /**
      * @param  list<string>  $command
      * @param  resource  $err
+     *
+     * @throws ProcessEnded
      */
     public function __construct(array $command, mixed $err)
     {
-        $process = proc_open($command, [['pipe', 'r'], ['pipe', 'w'], $err], $pipes);
-        $this->process = is_resource($process) ? $process : throw new ProcessEnded;
-        [$this->in, $this->out] = $pipes;
-        stream_set_blocking($this->in, false);
-        stream_set_chunk_size($this->out, self::AT_ONCE);
+        $this->process = PipedProcess::start($command, $err) ?? throw new ProcessEnded;
+        stream_set_blocking($this->process->in, false);
+        stream_set_chunk_size($this->process->out, self::AT_ONCE);
+    }
+
+    /** @return resource to wait for until it takes more */
+    public function input(): mixed
+    {
+        return $this->process->in;
+    }
+
+    /** @return resource to wait for until it answers */
+    public function output(): mixed
+    {
+        return $this->process->out;
     }
 
     public function give(string $lines): void
@@ -59,14 +64,14 @@ final class LineProcess
     /** @throws ProcessEnded */
     public function push(): void
     {
-        $written = @fwrite($this->in, $this->given);
+        $written = @fwrite($this->process->in, $this->given);
         $this->given = $written === false ? throw new ProcessEnded : substr($this->given, $written);
     }
 
     /** @throws ProcessEnded */
     public function pull(): void
     {
-        $read = (string) fread($this->out, self::AT_ONCE);
+        $read = (string) fread($this->process->out, self::AT_ONCE);
         $this->answered .= $read !== '' ? $read : throw new ProcessEnded;
     }
 
@@ -89,15 +94,12 @@ final class LineProcess
     /** Nobody needs its answers any more. */
     public function kill(): void
     {
-        proc_terminate($this->process, SIGKILL);
-        proc_close($this->process);
+        $this->process->kill();
     }
 
     /** Its exit code, once nothing more comes. */
     public function end(): int
     {
-        fclose($this->in);
-
-        return proc_close($this->process);
+        return $this->process->end();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Infrastructure;
 
+use WideQuarry\CommandLine\OutputClosed;
 use WideQuarry\CommandLine\Streams;
 
 /**
@@ -41,7 +42,7 @@ final class LineProcesses
     /**
      * @return int 1 where a line could not be answered, else 0
      *
-     * @throws ProcessEnded
+     * @throws ProcessEnded|OutputClosed
      */
     public function run(): int
     {
@@ -58,6 +59,7 @@ final class LineProcesses
         return $this->isFailed ? 1 : 0;
     }
 
+    /** @throws OutputClosed */
     private function answer(string $lines): void
     {
         /** @var resource $in */
@@ -65,15 +67,18 @@ final class LineProcesses
         fwrite($in, $lines);
         rewind($in);
         $code = ($this->alone)(new Streams($in, $this->streams->out, $this->streams->err));
+        if ($code === OutputClosed::CODE) {
+            throw new OutputClosed;
+        }
         $this->isFailed = $this->isFailed || $code !== 0;
     }
 
-    /** @throws ProcessEnded after the others were ended, whose answers nobody waits for any more */
+    /** @throws ProcessEnded|OutputClosed after the others were ended, whose answers nobody waits for any more */
     private function shareOrKill(string $lines, LineInput $input): void
     {
         try {
             $this->share($lines, $input);
-        } catch (ProcessEnded $ended) {
+        } catch (ProcessEnded|OutputClosed $ended) {
             foreach ($this->processes as $process) {
                 $process->kill();
             }
@@ -82,7 +87,7 @@ final class LineProcesses
         $this->end();
     }
 
-    /** @throws ProcessEnded */
+    /** @throws ProcessEnded|OutputClosed */
     private function share(string $lines, LineInput $input): void
     {
         for ($i = 0; $i < $this->count; $i++) {
@@ -127,14 +132,14 @@ final class LineProcesses
     /**
      * Waits until something can be read or written, and does that.
      *
-     * @throws ProcessEnded
+     * @throws ProcessEnded|OutputClosed
      */
     private function exchange(LineInput $input): void
     {
         $busy = array_filter($this->processes, fn (LineProcess $process): bool => $process->shares() > 0);
-        $read = array_map(fn (LineProcess $process): mixed => $process->out, $busy);
+        $read = array_map(fn (LineProcess $process): mixed => $process->output(), $busy);
         $given = array_filter($busy, fn (LineProcess $process): bool => $process->isGiven());
-        $write = array_map(fn (LineProcess $process): mixed => $process->in, $given);
+        $write = array_map(fn (LineProcess $process): mixed => $process->input(), $given);
         $isFree = array_filter($this->processes, fn (LineProcess $process): bool => $process->shares() < self::SHARES) !== [];
         if ($isFree && ! $input->hasEnded()) {
             $read['input'] = $this->streams->in;
@@ -152,7 +157,7 @@ final class LineProcesses
             }
         }
         while ($this->due !== [] && ($answers = $this->due[0][0]->answers($this->due[0][1])) !== null) {
-            fwrite($this->streams->out, $answers);
+            $this->streams->write($answers);
             array_shift($this->due);
         }
     }

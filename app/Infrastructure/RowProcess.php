@@ -9,18 +9,13 @@ use App\Indexing\QuestionChunk;
 
 /**
  * A process beside this one that prepares rows, a line in and a line out. It is at one chunk at a time, so neither waits for the other to
- * read. When this process is killed, its input ends, and it ends too.
+ * read.
  */
 final class RowProcess
 {
     private ?QuestionChunk $at = null;
 
-    /**
-     * @param  resource  $process
-     * @param  resource  $in
-     * @param  resource  $out
-     */
-    private function __construct(private readonly mixed $process, private readonly mixed $in, private readonly mixed $out)
+    private function __construct(private readonly PipedProcess $process)
     {
     }
 
@@ -33,9 +28,9 @@ final class RowProcess
         $started = [];
         $command = [PHP_BINARY, '-d', 'memory_limit=256M', base_path('bootstrap/rows.php')];
         for ($i = 0; $i < $wanted; $i++) {
-            $process = @proc_open($command, [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path());
-            if (is_resource($process)) {
-                $started[] = new self($process, $pipes[0], $pipes[1]);
+            $process = PipedProcess::start($command, ['file', '/dev/null', 'w'], base_path());
+            if ($process !== null) {
+                $started[] = new self($process);
             }
         }
 
@@ -54,7 +49,7 @@ final class RowProcess
                 return $process;
             }
         }
-        [$read, $write, $except] = [array_map(fn (self $process): mixed => $process->out, $processes), null, null];
+        [$read, $write, $except] = [array_map(fn (self $process): mixed => $process->process->out, $processes), null, null];
         @stream_select($read, $write, $except, null); // one that dies has an end to read
 
         return $processes[(int) array_key_first($read)];
@@ -64,7 +59,7 @@ final class RowProcess
     public function begin(QuestionChunk $chunk): bool
     {
         $line = $chunk->asked();
-        $isTaken = @fwrite($this->in, $line) === strlen($line) && @fflush($this->in);
+        $isTaken = @fwrite($this->process->in, $line) === strlen($line) && @fflush($this->process->in);
         $this->at = $isTaken ? $chunk : null;
 
         return $isTaken;
@@ -75,7 +70,7 @@ final class RowProcess
     {
         [$chunk, $this->at] = [$this->at, null];
         if ($chunk !== null) {
-            $line = @fgets($this->out);
+            $line = @fgets($this->process->out);
             $chunk->made = is_string($line) && str_ends_with($line, "\n") ? PreparedChunk::read($line) : null;
         }
 
@@ -84,9 +79,6 @@ final class RowProcess
 
     public function end(): void
     {
-        @fclose($this->in);
-        @fclose($this->out);
-        @proc_terminate($this->process, SIGKILL);
-        @proc_close($this->process);
+        $this->process->kill();
     }
 }

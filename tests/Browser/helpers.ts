@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { type BrowserContext, expect, type Locator, type Page } from '@playwright/test'
 import type { AxeResults, default as axe } from 'axe-core'
+import { baseURL } from './baseURL'
 
 /** What the command line is told to be in the application that this worker's tests look at. */
 export function ownEnvironment() {
@@ -141,7 +142,8 @@ export async function ask(page: Page, method: string, path: string, body?: objec
   const token = (await page.context().cookies()).find((one) => one.name === 'XSRF-TOKEN')?.value ?? ''
   const answer = await page.request.fetch(`/api/v1${path}`, {
     method,
-    headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token), ...headers },
+    // the origin of a page of ours: without it the session does not count
+    headers: { Accept: 'application/json', Origin: baseURL, 'X-XSRF-TOKEN': decodeURIComponent(token), ...headers },
     ...(body ? { data: body } : {}),
   })
   const text = await answer.text()

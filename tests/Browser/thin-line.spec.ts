@@ -23,8 +23,8 @@ test('the whole line: bring in, read, answer, write, save, send out', async ({ p
   const brought = quarry('import', 'demo/files/maps.zip', '--bank=tams-drafts', '--duplicates=add', '--as=tam@fellmoor.example')
   expect(brought.result.added).toBeGreaterThan(10)
 
-  await page.goto('/banks')
   await signIn(page, 'tam')
+  await page.goto('/banks')
   await accessible(page)
   await page.getByRole('link', { name: 'Tam’s drafts' }).click()
   await expect(row(page)).toBeVisible()
@@ -83,8 +83,8 @@ test('the whole line: bring in, read, answer, write, save, send out', async ({ p
 })
 
 test('a reader reads and tries, and is offered no writing', async ({ page }) => {
-  await page.goto('/banks')
   await signIn(page, 'petra')
+  await page.goto('/banks')
   await expect(page.getByRole('link', { name: 'Tam’s drafts' })).toHaveCount(0)
   await page.getByRole('link', { name: 'Rocks, minerals and deep time' }).click()
   await row(page).click()

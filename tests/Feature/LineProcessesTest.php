@@ -142,3 +142,12 @@ it('refuses a number of processes that cannot be', function (string $given): voi
 
     expect($result->exitCode())->toBe(1)->and(json_decode($result->errorOutput())->detail)->toContain('from 1 to 64');
 })->with(['0', '65', 'many', '']);
+
+it('ends quietly when nobody reads on', function (string $option): void {
+    $file = tempnam(sys_get_temp_dir(), 'lines');
+    file_put_contents($file, implode("\n", array_map(scoringLine(...), range(1, 1200))));
+    $ran = Process::path(base_path())->run(['bash', '-c', "bin/quarry score $option < $file | head -n 1 | wc -l; echo \${PIPESTATUS[0]}"]);
+    unlink($file);
+
+    expect($ran->output())->toBe("1\n141\n")->and($ran->errorOutput())->toBe('');
+})->with(['', '--processes=1', '--processes=3']);

@@ -116,6 +116,8 @@ final readonly class Offline
             };
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
+        } catch (OutputClosed) {
+            return OutputClosed::CODE;
         }
     }
 

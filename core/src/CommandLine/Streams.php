@@ -16,9 +16,18 @@ final readonly class Streams
     {
     }
 
+    /** @throws OutputClosed */
     public function line(string $text): void
     {
-        fwrite($this->out, $text."\n");
+        $this->write($text."\n");
+    }
+
+    /** @throws OutputClosed */
+    public function write(string $bytes): void
+    {
+        if (@fwrite($this->out, $bytes) === false) {
+            throw new OutputClosed;
+        }
     }
 
     /** A named file, or standard input for "-". */

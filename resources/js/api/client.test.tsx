@@ -19,6 +19,23 @@ it('asks for a new token once when the old one is no longer good, and sends the 
   expect(sent[3]?.[1]).toBe(sent[1]?.[1])
 })
 
+it.each([
+  ['PATCH', { status: 'approved' }, true],
+  ['DELETE', undefined, true],
+  ['PUT', { body: 'x'.repeat(5000) }, false],
+  ['POST', new Blob(['x']), false],
+  ['GET', undefined, false],
+])('lets a short change reach the server although its page is left at once: %s %o', async (method, body, isKept) => {
+  vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=a' })
+  const kept: unknown[] = []
+  vi.stubGlobal('fetch', async (_path: string, init?: RequestInit) => {
+    kept.push(init?.keepalive)
+    return answer(200, {})
+  })
+  await call(method, '/questions/q', body)
+  expect(kept).toEqual([isKept])
+})
+
 it('says in our words when the server cannot be reached', async () => {
   vi.stubGlobal('fetch', async () => {
     throw new TypeError('network')

@@ -78,7 +78,7 @@ final readonly class Approximation
 
     public function plus(self $other): self
     {
-        [$one, $two, $places] = $this->besides($other);
+        [$one, $two, $places] = $this->aligned($other);
 
         return self::rounded($one + $two, $places, $this->error->plus($other->error));
     }
@@ -122,7 +122,7 @@ final readonly class Approximation
     /** -1, 0 or 1; 0 where the two cannot be told apart. */
     public function compare(self $other): int
     {
-        [$one, $two, $places] = $this->besides($other);
+        [$one, $two, $places] = $this->aligned($other);
         $between = $one - $two;
 
         return $this->error->plus($other->error)->reaches($between, $places) ? 0 : gmp_sign($between);
@@ -197,7 +197,7 @@ final readonly class Approximation
     }
 
     /** @return array{\GMP, \GMP, int} the digits of both in the same units, and their places */
-    private function besides(self $other): array
+    private function aligned(self $other): array
     {
         $apart = $this->places - $other->places;
 

@@ -84,12 +84,9 @@ final readonly class Offline
     public function run(string $command, array $given): int
     {
         $arguments = Arguments::parse($given);
-        $unknown = $arguments->unknown(self::OPTIONS[$command]);
-        if ($unknown !== []) {
-            return $this->fail(Problem::usage(Message::of('commandLine.no-option', ['option' => $unknown[0], 'command' => $command])));
-        }
-        if (self::processes($arguments->options['processes'] ?? '1') === null) {
-            return $this->fail(Problem::usage(Message::of('commandLine.processes', ['most' => self::MOST_PROCESSES])));
+        $wrong = self::wrongOption($command, $arguments);
+        if ($wrong !== null) {
+            return $this->fail(Problem::usage($wrong));
         }
         try {
             return match ($command) {
@@ -119,6 +116,18 @@ final readonly class Offline
         } catch (OutputClosed) {
             return OutputClosed::CODE;
         }
+    }
+
+    private static function wrongOption(string $command, Arguments $arguments): ?string
+    {
+        $unknown = $arguments->unknown(self::OPTIONS[$command]);
+        if ($unknown !== []) {
+            return Message::of('commandLine.no-option', ['option' => $unknown[0], 'command' => $command]);
+        }
+
+        return self::processes($arguments->options['processes'] ?? '1') === null
+            ? Message::of('commandLine.processes', ['most' => self::MOST_PROCESSES])
+            : null;
     }
 
     /** The option --processes; how they are started is the business of who calls. Null for what it cannot be. */

@@ -20,12 +20,12 @@ it('asks for a new token once when the old one is no longer good, and sends the 
 })
 
 it.each([
-  ['PATCH', { status: 'approved' }, true],
-  ['DELETE', undefined, true],
-  ['PUT', { body: 'x'.repeat(5000) }, false],
-  ['POST', new Blob(['x']), false],
-  ['GET', undefined, false],
-])('lets a short change reach the server although its page is left at once: %s %o', async (method, body, isKept) => {
+  ['a status', 'PATCH', { status: 'approved' }, true],
+  ['a deletion', 'DELETE', undefined, true],
+  ['a long text', 'PUT', { body: 'x'.repeat(5000) }, false],
+  ['a file', 'POST', new Blob(['x']), false],
+  ['what is only read', 'GET', undefined, false],
+])('lets a short change reach the server although its page is left at once: %s', async (_, method, body, isKept) => {
   vi.stubGlobal('document', { cookie: 'XSRF-TOKEN=a' })
   const kept: unknown[] = []
   vi.stubGlobal('fetch', async (_path: string, init?: RequestInit) => {

@@ -15,7 +15,7 @@ const entries = process.env.VITEST ? [] : [laravel({ input, refresh: false })]
 const ofLists = new RegExp(
   [
     'resources/js/api/(acts|actions|client|get|order|queries|question|searches|standards)\\.ts',
-    'resources/js/(browse|question/details)/(?!TreeDialog\\.|GroupedRows)',
+    'resources/js/(browse|question/details)/(?!TreeDialog\\.|UsesDialog|GroupedRows)',
     'resources/js/bulk/useAct',
     'resources/js/lib/(drag|echoes|format|groupBy|lazily|lazyAgain|storage|use(Address|DebouncedValue|Selection|Steady|Wide))\\.',
     'resources/js/ui/tree/(Tree|TreeRows|Twisty|items|typeAhead|useTreeModel)\\.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Indexing\QuestionIndex;
 use App\Infrastructure\TreeLock;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -36,6 +37,33 @@ final class Topics
         $found = self::walk($path, $bankId, false);
 
         return $found === false ? TreeLock::hold('topics', $bankId, fn (): ?string => self::walk($path, $bankId, true) ?: null) : $found;
+    }
+
+    /**
+     * The topics at many paths, those that are there found in one query.
+     *
+     * @param  array<string, list<string>>  $paths
+     * @return array<string, string|null> as they are keyed; null for an empty path
+     */
+    public static function atAll(array $paths, string $bankId): array
+    {
+        $titles = array_values(array_unique(array_map(trim(...), array_merge(...array_values($paths)))));
+        /** @var array<string, string> $known "parent title" → id */
+        $known = self::of($bankId)
+            ->whereRaw('title = ANY (?::text[])', [QuestionIndex::array($titles)]) // one value, however many a package names
+            ->selectRaw("id, coalesce(parent_id::text, '') || ' ' || title AS place")
+            ->pluck('id', 'place')
+            ->all();
+        $found = [];
+        foreach ($paths as $key => $path) {
+            $at = '';
+            foreach (array_filter(array_map(trim(...), $path), fn (string $title): bool => $title !== '') as $title) {
+                $at = $at === null ? null : $known["$at $title"] ?? null;
+            }
+            $found[$key] = $at === null || $at === '' ? self::at($path, $bankId) : $at;
+        }
+
+        return $found;
     }
 
     /**

@@ -26,11 +26,14 @@ final class Breadth
     /** The words of titles, which have an index of their own. */
     public const TITLE = "ts_filter(words, '{a}')";
 
+    /** Rows of a page, and one more to see whether another follows. */
+    private const PAGE = QuestionSearch::PAGE + 1;
+
     /** @var array<string, bool> a list asks for the same words several times */
     private array $known = [];
 
     /**
-     * @param  int  $many  more matches than this take too long to rank while somebody waits
+     * @param  int  $many  more matches than this take too long to rank while somebody waits; fewer are always found by their words
      * @param  float  $common  the share of titles from which on a page is full after a few thousand rows
      */
     public function __construct(private readonly int $many = 4_000, private readonly float $common = 0.02)
@@ -62,8 +65,9 @@ final class Breadth
             return false;
         }
         $tsquery = Stems::tsquery($filter->words);
+        $isRanked = $filter->sort === 'best';
 
-        return $this->known[$tsquery] ??= $this->exceeds('words', $tsquery);
+        return $this->known[($isRanked ? 'ranked ' : 'sorted ').$tsquery] ??= $this->exceeds('words', $tsquery, $isRanked);
     }
 
     /**
@@ -76,7 +80,7 @@ final class Breadth
 
         return $this->known["title $tsquery"] ??= $scope->isOne
             ? $this->areCommon($tsquery, $scope->banks[0])
-            : $this->exceeds(self::TITLE, $tsquery);
+            : $this->exceeds(self::TITLE, $tsquery, true);
     }
 
     private function areCommon(string $tsquery, string $bank): bool
@@ -102,11 +106,15 @@ final class Breadth
         return preg_match('/"Plan Rows": (\d+)/', is_string($plan) ? $plan : '', $rows) === 1 ? (int) $rows[1] : 0;
     }
 
-    private function exceeds(string $vector, string $tsquery): bool
+    private function exceeds(string $vector, string $tsquery, bool $isRanked): bool
     {
         $estimate = self::estimate(DB::table('question_search')->whereRaw("$vector @@ ?::tsquery", [$tsquery]));
-        if ($estimate < $this->many || $estimate > $this->many * self::SURELY) {
-            return $estimate > $this->many;
+        if ($estimate < $this->many) {
+            return false;
+        }
+        $many = $isRanked ? $this->many : max($this->many, $this->breakEven());
+        if ($estimate < $many || $estimate > $many * self::SURELY) {
+            return $estimate > $many;
         }
 
         // OFFSET 0 keeps the bound from turning the words' index into a walk over the table.
@@ -116,7 +124,19 @@ final class Breadth
                     SELECT FROM (SELECT FROM question_search WHERE $vector @@ ?::tsquery OFFSET 0) AS found LIMIT ?
                 ) AS bounded
                 SQL,
-            [$tsquery, $this->many + 1],
-        ) > $this->many;
+            [$tsquery, $many + 1],
+        ) > $many;
+    }
+
+    /**
+     * How many matches it takes for the walk along an order to look at fewer questions than finding and sorting all matches does. Where m
+     * of n questions match, spread evenly, the walk looks at n/m of them for each row of the page, and they are as many as m where m² is n
+     * times the page.
+     */
+    private function breakEven(): int
+    {
+        $all = DB::scalar("SELECT reltuples FROM pg_class WHERE oid = 'question_search'::regclass");
+
+        return is_numeric($all) ? (int) sqrt(max(0, self::PAGE * (float) $all)) : 0;
     }
 }

@@ -47,7 +47,8 @@ final class QuestionSearch
      * By relevance, questions with all the words in their titles come first. Among them and among the others, the most relevant come
      * first (ts_rank); or, when many questions have the words, those changed last: ranking them all would take longer than anybody waits.
      *
-     * @return array{list<FoundRow>, string|null} rows, and the cursor of the next page
+     * @return array{list<FoundRow>, string|null, int|null} rows, the cursor of the next page, and how many there are where all of them
+     *     were found anyway
      *
      * @throws Malformed
      */
@@ -55,6 +56,9 @@ final class QuestionSearch
     {
         $from = $cursor === null ? null : Cursor::read($cursor);
         $isBroad = $from === null ? $this->breadth->of($filter) : $from->isBroad;
+        if ($from === null && ! $isBroad && ! $filter->words->isEmpty()) {
+            return $this->firstOfFew($scope, $filter);
+        }
         /** @var list<FoundRow> $rows */
         $rows = [];
         foreach ($filter->sort === 'best' ? [true, false] : [null] as $inTitle) {
@@ -70,13 +74,54 @@ final class QuestionSearch
                 $rows[] = $row;
             }
             if (count($rows) > self::PAGE) {
-                array_pop($rows);
-
-                return [$rows, (string) Cursor::after($rows[self::PAGE - 1], $isBroad)];
+                break;
             }
         }
 
-        return [$rows, null];
+        return [...self::cut($rows, $isBroad), null];
+    }
+
+    /**
+     * The first page of few: the words are looked for once, for the page, for which of them are in titles, and for the count.
+     *
+     * @return array{list<FoundRow>, string|null, int}
+     */
+    private function firstOfFew(Scope $scope, QuestionFilter $filter): array
+    {
+        $query = Conditions::on($scope, $filter, plan: WordPlan::WordsFirst)
+            ->select(self::COLUMNS)
+            ->selectRaw('count(*) OVER () AS found');
+        if ($filter->sort === 'best') {
+            $query
+                ->selectRaw('('.Breadth::TITLE.' @@ ?::tsquery) IS TRUE AS in_title', [Stems::tsquery($filter->words)])
+                ->orderByRaw('in_title DESC');
+        } else {
+            $query->selectRaw('NULL::bool AS in_title');
+        }
+        Order::of($filter, false)->on($query, null);
+        /** @var list<FoundRow> $rows */
+        $rows = $query
+            ->limit(self::PAGE + 1)
+            ->get()
+            ->all();
+        $found = $rows[0]->found ?? 0;
+        assert(is_int($found));
+
+        return [...self::cut($rows, false), $found];
+    }
+
+    /**
+     * @param  list<FoundRow>  $rows  one more than a page where another follows
+     * @return array{list<FoundRow>, string|null}
+     */
+    private static function cut(array $rows, bool $isBroad): array
+    {
+        if (count($rows) <= self::PAGE) {
+            return [$rows, null];
+        }
+        array_pop($rows);
+
+        return [$rows, (string) Cursor::after($rows[self::PAGE - 1], $isBroad)];
     }
 
     public function count(Scope $scope, QuestionFilter $filter): int

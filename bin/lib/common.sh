@@ -5,9 +5,9 @@ VAR=${QUARRY_VAR:-$ROOT/var}
 BUILD=$ROOT/var
 # php-fpm and chromium's helpers are in the system folders, which an ordinary user's PATH may lack
 export PATH=$PATH:/usr/sbin:/sbin
-PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath php8.2-gmp
-    php-league-config composer postgresql caddy chromium chromium-headless-shell nodejs npm unzip poppler-utils fonts-stix libvips-tools
-    pandoc gnumeric coinor-cbc"
+PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath
+    php8.2-gmp php-league-config composer postgresql caddy chromium chromium-headless-shell nodejs npm unzip poppler-utils fonts-stix
+    libvips-tools pandoc gnumeric coinor-cbc"
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }

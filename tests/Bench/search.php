@@ -119,8 +119,8 @@ function percentile(array $times, float $share): float
 $reader = User::query()->where('email', 'bench@fellmoor.example')->firstOrFail();
 $list = function (QuestionFilter $filter) use ($bank, $reader): void {
     $search = new QuestionSearch; // as every request has its own
-    [$rows, $next] = $search->page(Scope::bank($bank->id), $filter, null);
-    if ($next !== null) {
+    [$rows, $next, $found] = $search->page(Scope::bank($bank->id), $filter, null);
+    if ($next !== null && $found === null) {
         $search->countQuickly(Scope::bank($bank->id), $filter, 1_000);
     }
     $search->countUpTo(Scope::bank($bank->id), QuestionFilter::fromQuery(''), 1_000);

@@ -13,6 +13,7 @@ use App\Errors\Refused;
 use App\Jobs\WorkOnIntake;
 use App\Models\Bank;
 use App\Models\Intake;
+use App\Queries\Topics;
 use App\Storage\MediaStore;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -90,6 +91,21 @@ function killedAt(string $statement, int $time, callable $work): void
     expect($work)->toThrow(RuntimeException::class, 'killed');
     $armed = false;
 }
+
+it('tells topics of one title apart by where they are, new ones and those that are there', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    Topics::at(['Fossils', 'Age'], $world->bank->id);
+    $paths = [['Age'], ['Fossils', 'Age'], ['Rocks', 'Age']];
+    foreach (several(2, [...$paths, ['', ' ']]) as $json) {
+        $id = give([upload(World::package([$json]))], ['bank' => 'rocks'])->json('data.id');
+        expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('data.state'))
+            ->toBe('committed')
+            ->and(Topics::paths([$json->id])[$json->id])
+            ->toEqualCanonicalizing($paths);
+    }
+    expect(DB::table('topics')->count())->toBe(5);
+});
 
 it('brings in what was given, takes it back, and brings it in again', function (): void {
     $world = new World;

@@ -319,10 +319,11 @@ it('narrows to one folder alone, to a topic by its title anywhere, to who change
         ->toBe(2);
 });
 
-it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (
+it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out in any order', function (
     int $many,
     float $common,
-    bool $ranks,
+    bool $isFew,
+    string $sort = 'best',
 ): void {
     $world = library();
     mt_srand(7);
@@ -334,19 +335,23 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
     }
     DB::statement('ANALYZE question_search'); // as PostgreSQL does by itself
     app()->bind(Breadth::class, fn (): Breadth => new Breadth($many, $common));
-    $order = $ranks ? "ts_rank(words, 'gneiss'::tsquery) DESC" : 'updated_at DESC';
+    $order = match (true) {
+        $sort !== 'best' => $sort,
+        $isFew => "title LIKE 'Gneiss %' DESC, ts_rank(words, 'gneiss'::tsquery) DESC",
+        default => "title LIKE 'Gneiss %' DESC, updated_at DESC",
+    };
     $right = DB::table('questions')->join('question_search', 'question_id', '=', 'id')
         ->whereRaw("title LIKE 'Gneiss %' OR title LIKE 'Bands %'")
-        ->orderByRaw("title LIKE 'Gneiss %' DESC, $order, id")
+        ->orderByRaw("$order, id")
         ->pluck('id')
         ->all();
 
     $found = [];
     $cursor = '';
     do {
-        $page = ask('GET', "/banks/rocks/questions?words=gneiss$cursor")->json();
+        $page = ask('GET', "/banks/rocks/questions?words=gneiss&sort=$sort$cursor")->json();
         // broad words are counted by a request of their own
-        expect($page['meta']['found'])->toBe($cursor === '' && $ranks ? 150 : null);
+        expect($page['meta']['found'])->toBe($cursor === '' && $isFew ? 150 : null);
         $found = [...$found, ...array_column($page['data'], 'id')];
         $cursor = "&cursor={$page['meta']['next_cursor']}";
     } while ($page['meta']['next_cursor'] !== null);
@@ -356,6 +361,9 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
     'few are ranked' => [1000, 0.02, true],
     'many, few of them in titles' => [100, 0.2, false],
     'many, also in titles' => [5, 0.02, false],
+    'few, sorted' => [1000, 0.02, true, 'title'],
+    // more than the root of what a page of 61 and all there are make
+    'many, sorted' => [5, 0.02, false, 'title'],
 ]);
 
 it('knows how many there are from a page that has them all, however broad the words', function (): void {

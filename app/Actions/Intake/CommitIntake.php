@@ -28,6 +28,21 @@ final readonly class CommitIntake
 {
     private const CHUNK = 500;
 
+    /** Of a StagedRow; its words for the search, the longest of it, go from table to table. */
+    private const COLUMNS = [
+        'id',
+        'source_id',
+        'title',
+        'content',
+        'record',
+        'topics',
+        'grp',
+        'duplicate_of',
+        'duplicate_by',
+        'skipped',
+        'decision',
+    ];
+
     public function __construct(
         private DuplicateFinder $judge,
         private ImportChunk $chunk,
@@ -113,7 +128,7 @@ final readonly class CommitIntake
                 }
                 $this->judge->again($intake->id, $bank->id, $ids); // @phpstan-ignore argument.type
                 /** @var \Illuminate\Support\Collection<int, StagedRow> $rows */
-                $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get();
+                $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get(self::COLUMNS);
                 $by = ['added' => [], 'replaced' => [], 'skipped' => []];
                 foreach ($rows as $row) {
                     $found = $row->duplicate_by === null ? null : DuplicateMatch::from($row->duplicate_by);

@@ -145,7 +145,8 @@ final readonly class ImportChunk
         DB::statement(
             <<<SQL
                 INSERT INTO question_search (question_id, words, answers, rest)
-                    SELECT target, with_stimuli(target, words), answers, rest FROM $given
+                    SELECT target, CASE WHEN EXISTS (SELECT FROM question_stimuli WHERE question_id = target)
+                    THEN with_stimuli(target, words) ELSE words END, answers, rest FROM $given
                 SQL,
             [$list],
         );
@@ -175,19 +176,25 @@ final readonly class ImportChunk
      */
     private function topics(Bank $bank, array $rows, array $targets): void
     {
-        $known = [];
-        $joins = [];
+        $wanted = [];
+        $of = [];
         foreach ($rows as $i => $row) {
-            if ($row->topics === '[]') {
-                continue;
-            }
             /** @var list<list<string>> $paths */
-            $paths = Json::decode($row->topics);
+            $paths = $row->topics === '[]' ? [] : Json::decode($row->topics);
             foreach ($paths as $path) {
-                $topic = $known[Json::encode($path)] ??= Topics::at($path, $bank->id);
-                if ($topic !== null) {
-                    $joins[] = ['question_id' => $targets[$i], 'topic_id' => $topic];
-                }
+                $key = Json::encode($path);
+                $wanted[$key] = $path;
+                $of[] = [$targets[$i], $key];
+            }
+        }
+        if ($wanted === []) {
+            return;
+        }
+        $topics = Topics::atAll($wanted, $bank->id);
+        $joins = [];
+        foreach ($of as [$question, $key]) {
+            if ($topics[$key] !== null) {
+                $joins[] = ['question_id' => $question, 'topic_id' => $topics[$key]];
             }
         }
         foreach (array_chunk($joins, 1000) as $some) {

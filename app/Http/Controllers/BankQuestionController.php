@@ -91,7 +91,7 @@ final class BankQuestionController
     ): AnonymousResourceCollection {
         $cursor = $request->query('cursor');
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
-        [$rows, $next] = $search->page($scope, $filter, $cursor);
+        [$rows, $next, $found] = $search->page($scope, $filter, $cursor);
 
         return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words, User::asking($request)))->additional([
             'meta' => [
@@ -99,7 +99,7 @@ final class BankQuestionController
                 'found' => match (true) {
                     $cursor !== null => null,
                     $next === null => count($rows),
-                    default => $search->countQuickly($scope, $filter, self::COUNTED),
+                    default => $found ?? $search->countQuickly($scope, $filter, self::COUNTED),
                 },
                 'of' => $cursor === null ? $search->countUpTo($scope, QuestionFilter::fromQuery(''), self::COUNTED) : null,
                 'cut' => $filter->words->cut,

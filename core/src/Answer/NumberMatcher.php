@@ -75,7 +75,13 @@ final readonly class NumberMatcher
     /** Whether a number is accepted, however it is typed. @throws \WideQuarry\Variables\RollProblem */
     public function accepts(BigRational $number, Roll $roll): bool
     {
-        foreach ($this->intervals($roll) as [$from, $to, $ends]) {
+        return self::isWithin($number, $this->intervals($roll));
+    }
+
+    /** @param  list<array{BigRational|null, BigRational|null, 'both'|'from'|'to'|'none'}>  $intervals */
+    public static function isWithin(BigRational $number, array $intervals): bool
+    {
+        foreach ($intervals as [$from, $to, $ends]) {
             $isAbove =
                 $from === null || $number->isGreaterThan($from) || ($number->isEqualTo($from) && in_array($ends, ['both', 'from'], true));
             $isBelow = $to === null || $number->isLessThan($to) || ($number->isEqualTo($to) && in_array($ends, ['both', 'to'], true));

@@ -190,6 +190,9 @@ final class Cleaner
     /** @return array<string, string> sorted by name */
     public function attributes(\DOMElement $source, string $name): array
     {
+        if (! $source->hasAttributes()) {
+            return [];
+        }
         $allowed = AllowList::BLOCK[$name] ?? (AllowList::PHRASE[$name] ?? (AllowList::INNER[$name] ?? []));
         $kept = [];
         foreach ($source->attributes as $attribute) {

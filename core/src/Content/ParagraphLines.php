@@ -37,24 +37,33 @@ final class ParagraphLines
         $inPhrase = ! isset(AllowList::BLOCK[$wrap([])->name]);
         $blocks = [];
         $line = [];
-        $flush = function () use (&$line, &$blocks, $wrap, $inPhrase): void {
-            $clean = self::tidy($line, ! $inPhrase);
-            if ($clean !== []) {
-                $blocks[] = $wrap($clean);
-            }
-            $line = [];
-        };
         foreach ($nodes as $node) {
-            if ($node === self::BREAK || ($node instanceof Element && isset(AllowList::BLOCK[$node->name]))) {
-                $flush();
-                $blocks[] = $node;
-            } else {
+            if (is_string($node) ? $node !== self::BREAK : ! isset(AllowList::BLOCK[$node->name])) {
                 $line[] = $node;
+
+                continue;
+            }
+            array_push($blocks, ...self::wrapped($line, $wrap, ! $inPhrase));
+            $line = [];
+            if ($inPhrase || $node !== self::BREAK) {
+                $blocks[] = $node;
             }
         }
-        $flush();
+        array_push($blocks, ...self::wrapped($line, $wrap, ! $inPhrase));
 
-        return $inPhrase ? $blocks : array_values(array_filter($blocks, fn (Element|string $block): bool => $block !== self::BREAK));
+        return $blocks;
+    }
+
+    /**
+     * @param  list<Element|string>  $line
+     * @param  callable(list<Element|string>): Element  $wrap
+     * @return list<Element> none where nothing but white space stands there
+     */
+    private static function wrapped(array $line, callable $wrap, bool $trim): array
+    {
+        $clean = self::tidy($line, $trim);
+
+        return $clean === [] ? [] : [$wrap($clean)];
     }
 
     /**
@@ -83,37 +92,29 @@ final class ParagraphLines
      */
     private static function tidy(array $line, bool $trim): array
     {
-        $line = self::collapsed(
-            array_map(
-                fn (Element|string $node): Element|string => is_string($node)
-                    ? (string) preg_replace('/[ \t\r\n\f]+/', ' ', $node)
-                    : $node,
-                $line,
-            ),
-        );
-        if ($trim && $line !== []) {
-            if (is_string($line[0])) {
-                $line[0] = ltrim($line[0], ' ');
+        $tidy = [];
+        $merged = self::merged($line);
+        $last = count($merged) - 1;
+        foreach ($merged as $i => $node) {
+            if (is_string($node)) {
+                $node = self::collapsed($node);
+                $node = $trim && $i === 0 ? ltrim($node, ' ') : $node;
+                $node = $trim && $i === $last ? rtrim($node, ' ') : $node;
             }
-            $last = count($line) - 1;
-            if (is_string($line[$last])) {
-                $line[$last] = rtrim($line[$last], ' ');
+            if ($node !== '') {
+                $tidy[] = $node;
             }
         }
 
-        return array_values(array_filter($line, fn (Element|string $node): bool => $node !== ''));
+        return $tidy;
     }
 
-    /**
-     * @param  list<Element|string>  $nodes
-     * @return list<Element|string>
-     */
-    private static function collapsed(array $nodes): array
+    /** Runs of white space as one space; most texts have none, which is seen sooner than replaced. */
+    private static function collapsed(string $text): string
     {
-        return array_map(
-            fn (Element|string $node): Element|string => is_string($node) ? (string) preg_replace('/ {2,}/', ' ', $node) : $node,
-            self::merged($nodes),
-        );
+        return strpbrk($text, "\t\r\n\f") === false && ! str_contains($text, '  ')
+            ? $text
+            : (string) preg_replace('/[ \t\r\n\f]+/', ' ', $text);
     }
 
     /**

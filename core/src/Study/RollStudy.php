@@ -21,7 +21,7 @@ final class RollStudy
 {
     public const ROLLS = 2000;
 
-    /** @var list<array{Formula, string}> expressions of keys and settings, and where they stand */
+    /** @var list<array{string, string}> expressions of keys and settings, and where they stand */
     private array $expressions = [];
 
     /** @var array<string, StudiedPart> by the name of the part */
@@ -72,7 +72,7 @@ final class RollStudy
             return new StudiedRoll($drawn, $seed, $roll, $worked->problem, [], $this->question->variables->exclusion($roll));
         }
         try {
-            $this->expressions($worked);
+            $this->expressions($roll);
             $in = new ScoringContext($this->in->language, $this->in->normalise, $roll, $this->in->gaps);
             $marks = [];
             foreach ($this->parts as $name => $part) {
@@ -99,11 +99,11 @@ final class RollStudy
     }
 
     /** @throws RollProblem */
-    private function expressions(Worked $worked): void
+    private function expressions(Roll $roll): void
     {
-        foreach ($this->expressions as [$formula, $path]) {
+        foreach ($this->expressions as [$expression, $path]) {
             try {
-                $formula->value($worked->values);
+                $roll->evaluate($expression);
             } catch (MathsProblem $problem) {
                 throw RollProblem::expression($problem, $path);
             }
@@ -119,7 +119,8 @@ final class RollStudy
     {
         if ($json instanceof \stdClass && is_string($json->expr ?? null)) {
             try {
-                $this->expressions[] = [Formula::of($json->expr), $path];
+                Formula::of($json->expr);
+                $this->expressions[] = [$json->expr, $path];
             } catch (MathsProblem $problem) {
                 throw RollProblem::expression($problem, $path);
             }

@@ -9,6 +9,7 @@ use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
 use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Variables\Roll;
 
 /** Rules about numbers: compared by their exact values. */
 final readonly class StudiedNumbers implements StudiedPart
@@ -34,12 +35,15 @@ final readonly class StudiedNumbers implements StudiedPart
     public function coincidences(ScoringContext $in): array
     {
         $found = [];
+        $intervals = [];
         foreach ($this->rules as $at => [$rule, $on]) {
             foreach ($on->answer === 'range' ? [] : $on->values as $i => $value) {
                 $number = $value->number($in->roll);
-                [$from, $to] = $on->intervals($in->roll)[$i];
-                foreach (array_slice($this->rules, 0, $at) as [$better, $matcher]) {
-                    $what = $this->meets($number, $from ?? $number, $to ?? $number, $matcher, $in);
+                $intervals[$at] ??= $on->intervals($in->roll);
+                [$from, $to] = $intervals[$at][$i];
+                foreach (array_slice($this->rules, 0, $at) as $than => [$better, $matcher]) {
+                    $intervals[$than] ??= $matcher->intervals($in->roll);
+                    $what = self::meets($number, $from ?? $number, $to ?? $number, $matcher, $intervals[$than], $in->roll);
                     if ($what !== null) {
                         $found["$what $better->id $rule->id"] = new Coincidence($what, $better->id, $rule->id);
                     }
@@ -53,12 +57,19 @@ final readonly class StudiedNumbers implements StudiedPart
     /**
      * How a number meets a better rule. One that is the same but is accepted from further away is no accident: it earns part of the
      * points for an answer that is less near.
+     *
+     * @param  list<array{BigRational|null, BigRational|null, 'both'|'from'|'to'|'none'}>  $intervals  of the better rule
      */
-    private function meets(BigRational $number, BigRational $from, BigRational $to, NumberMatcher $better, ScoringContext $in): ?string
-    {
-        $intervals = $better->intervals($in->roll);
+    private static function meets(
+        BigRational $number,
+        BigRational $from,
+        BigRational $to,
+        NumberMatcher $better,
+        array $intervals,
+        Roll $roll,
+    ): ?string {
         foreach ($better->answer === 'range' ? [] : $better->values as $i => $value) {
-            if ($value->number($in->roll)->isEqualTo($number)) {
+            if ($value->number($roll)->isEqualTo($number)) {
                 [$low, $high] = $intervals[$i];
                 $isWider = ($low !== null && $from->isLessThan($low)) || ($high !== null && $to->isGreaterThan($high));
 
@@ -66,7 +77,7 @@ final readonly class StudiedNumbers implements StudiedPart
             }
         }
 
-        return $better->accepts($number, $in->roll) ? Coincidence::MISTAKE_ACCEPTED : null;
+        return NumberMatcher::isWithin($number, $intervals) ? Coincidence::MISTAKE_ACCEPTED : null;
     }
 
     public function keys(ScoringContext $in): array

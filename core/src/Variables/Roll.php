@@ -7,11 +7,16 @@ namespace WideQuarry\Variables;
 use Brick\Math\BigRational;
 use WideQuarry\Content\Filling;
 use WideQuarry\Maths\Approximation;
+use WideQuarry\Maths\Formula;
+use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Numbers\Exact;
 
 /** One set of values of a question's variables. */
 final readonly class Roll implements \JsonSerializable
 {
+    /** @var \ArrayObject<string, int|BigRational|Approximation|string|bool|list<mixed>> what expressions came to, by their text */
+    private \ArrayObject $known;
+
     /**
      * @param  array<string, int|BigRational|Approximation|string|bool|list<mixed>>  $values
      * @param  array<string, string>  $written  how each is written where it is shown
@@ -19,6 +24,21 @@ final readonly class Roll implements \JsonSerializable
      */
     public function __construct(public array $values = [], public array $written = [], private array $natural = [])
     {
+        /** @var \ArrayObject<string, int|BigRational|Approximation|string|bool|list<mixed>> $known */
+        $known = new \ArrayObject;
+        $this->known = $known;
+    }
+
+    /**
+     * What an expression comes to with these values; worked out once, however many rules and settings ask for it.
+     *
+     * @return int|BigRational|Approximation|string|bool|list<mixed>
+     *
+     * @throws MathsProblem
+     */
+    public function evaluate(string $expression): int|BigRational|Approximation|string|bool|array
+    {
+        return $this->known[$expression] ??= Formula::of($expression)->value($this->values);
     }
 
     /** The values as they are put into texts. */

@@ -9,7 +9,6 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\Approximation;
 use WideQuarry\Maths\Arithmetic;
-use WideQuarry\Maths\Formula;
 use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
@@ -96,7 +95,7 @@ final readonly class Value
     private function evaluated(Roll $roll): int|BigRational|Approximation|string|bool|array
     {
         try {
-            return Formula::of($this->text)->value($roll->values);
+            return $roll->evaluate($this->text);
         } catch (MathsProblem $problem) {
             throw RollProblem::expression($problem, $this->path);
         }

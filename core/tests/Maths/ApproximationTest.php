@@ -35,7 +35,8 @@ it('raises e to what is known roughly within its error', function (string $x, st
     // e^x rises, so the ends of x give the ends of what it may be
     expect(isWithin($power, Elementary::exp($at->minus($off))))->toBeTrue()
         ->and(isWithin($power, Elementary::exp($at->plus($off))))->toBeTrue()
-        ->and($power->error()->decimal()->isLessThan($power->value()->multipliedBy($off)->multipliedBy(4)->plus(BigDecimal::of('1e-40'))))->toBeTrue();
+        ->and($power->error()->decimal()->isLessThan($power->value()->multipliedBy($off)->multipliedBy(4)->plus(BigDecimal::of('1e-40'))))
+        ->toBeTrue();
 })->with([['1', '0.001'], ['-3.5', '1e-20'], ['0.25', '0.9'], ['20', '1e-30']]);
 
 it('has the same figures for e^x by another way', function (int $above, int $below): void {

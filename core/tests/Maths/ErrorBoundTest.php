@@ -37,7 +37,8 @@ it('never says less than there is, and hardly more', function (): void {
             ->and($isJust(ErrorBound::ofDecimal($long), $long->toBigRational()))->toBeTrue("of many figures $round")
             ->and($isJust($one->plus($other), $a->plus($b)))->toBeTrue("plus $round")
             ->and($isJust($one->times($other), $a->multipliedBy($b)))->toBeTrue("times $round")
-            ->and($isJust($one->over(gmp_init($isNegative ? -$by : $by), 3), $a->multipliedBy(1000)->dividedBy($by)))->toBeTrue("over $round");
+            ->and($isJust($one->over(gmp_init($isNegative ? -$by : $by), 3), $a->multipliedBy(1000)->dividedBy($by)))
+            ->toBeTrue("over $round");
     }
 });
 

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use WideQuarry\Json\Json;
+use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Random\Seed;
 use WideQuarry\Variables\Roll;
 use WideQuarry\Variables\RollProblem;
@@ -211,3 +212,19 @@ it('draws again less often where each time takes long, and says how often', func
 
     expect(fn () => $variables->roll(Seed::of(1), 'en'))->toThrow(RollProblem::class, "In $tries tries");
 })->with([['a', '1000'], [implode('+', array_fill(0, 140, 'exp(a)')), '10']]);
+
+it('works an expression out once for all who ask, and tells each of them where it cannot', function (): void {
+    $roll = new Roll(['m' => 5, 'v' => 0]);
+    $other = new Roll(['m' => 7, 'v' => 0]);
+
+    expect($roll->evaluate('m / 3'))
+        ->toBe($roll->evaluate('m / 3'))
+        ->and(Roll::text($roll->evaluate('m / 3')))
+        ->toBe('5/3')
+        ->and(Roll::text($other->evaluate('m / 3')))
+        ->toBe('7/3')
+        ->and(fn () => $roll->evaluate('m / v'))
+        ->toThrow(MathsProblem::class)
+        ->and(fn () => $roll->evaluate('m / v'))
+        ->toThrow(MathsProblem::class);
+});

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { conversions, type Offer, splitJudged } from '@/api/actions'
-import type { QuestionJson } from '@/api/question'
+import type { Part, QuestionJson } from '@/api/question'
 import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
 import { Losses } from '@/question/Losses'
@@ -10,22 +10,30 @@ import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
 
-type Props = { question: QuestionJson; part: string; name: string; bank: string; onChange: (question: QuestionJson) => void }
+type Props = {
+  now: () => QuestionJson
+  part: Part
+  isOnly: boolean
+  name: string
+  bank: string
+  onChange: (question: QuestionJson) => void
+}
 type Asked = { title: string; losses: string[]; go: string; act: () => void }
 
 /** Turns a part into another kind without typing again; what could not be carried is named before. */
-export function ChangeKind({ question, part, name, bank, onChange }: Props) {
+export function ChangeKind({ now, part, isOnly, name, bank, onChange }: Props) {
   const tell = useToast()
   const client = useQueryClient()
   const navigate = useNavigate()
   const [open, setOpen] = useState(false)
   const [asked, setAsked] = useState<Asked | null>(null)
   const refuse = (problem: Error) => tell({ text: problem.message, look: 'problem' })
-  const offers = useMutation({ mutationFn: () => conversions(question, part), onError: refuse })
+  const offers = useMutation({ mutationFn: () => conversions(now(), part.id), onError: refuse })
   const take = (offer: Offer) => {
     setAsked(null)
     // The record is not the desk's to change here.
-    onChange(question.record ? { ...offer.question, record: question.record } : offer.question)
+    const { record } = now()
+    onChange(record ? { ...offer.question, record } : offer.question)
     tell({ text: texts.desk.changed({ kind: kindNames[offer.to] ?? offer.to }) })
   }
   const pick = (offer: Offer) =>
@@ -38,7 +46,7 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
           act: () => take(offer),
         })
   const split = useMutation({
-    mutationFn: (store: boolean) => splitJudged(bank, question, store),
+    mutationFn: (store: boolean) => splitJudged(bank, now(), store),
     onError: refuse,
     onSuccess: (made, stored) => {
       if (!stored)
@@ -56,16 +64,15 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
       })
     },
   })
-  const chosen = question.parts.find((one) => one.id === part)
-  const isList = bank !== '' && question.parts.length === 1 && chosen?.settings?.max !== 1 && Array.isArray(chosen?.settings?.options)
+  const isList = bank !== '' && isOnly && part.settings?.max !== 1 && Array.isArray(part.settings?.options)
   return (
     <>
       <Menu.Root
         align="end"
         open={open}
-        onOpen={(now) => {
-          setOpen(now)
-          if (now) offers.mutate()
+        onOpen={(isOpen) => {
+          setOpen(isOpen)
+          if (isOpen) offers.mutate()
         }}
         button={
           <Button look="quiet" className="!px-1" aria-label={texts.desk.changeKindOf({ name })}>

@@ -1,4 +1,5 @@
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react'
+import { memo } from 'react'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
@@ -22,7 +23,19 @@ type Props = {
 }
 
 /** Where the question lies, and saving it. */
-export function DeskFooter({ place, folders, saveName, busy, history, onSave, note, onNote, more, onAnother, anotherName }: Props) {
+export const DeskFooter = memo(function DeskFooter({
+  place,
+  folders,
+  saveName,
+  busy,
+  history,
+  onSave,
+  note,
+  onNote,
+  more,
+  onAnother,
+  anotherName,
+}: Props) {
   const step = (title: string, can: boolean, act: () => unknown, icon: React.ReactNode) => (
     <Button look="quiet" className="!px-1" aria-label={title} title={title} aria-disabled={!can} onClick={act}>
       {icon}
@@ -77,4 +90,4 @@ export function DeskFooter({ place, folders, saveName, busy, history, onSave, no
       </Button>
     </footer>
   )
-}
+})

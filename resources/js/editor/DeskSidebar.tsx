@@ -1,7 +1,8 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { revisionQuery, revisionsQuery } from '@/api/queries'
 import type { Finding, ModelAnswer, QuestionJson, Specimen } from '@/api/question'
 import { lazily } from '@/lib/lazily'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { Checks } from '@/question/Checks'
 import { RecordForm } from '@/question/record/RecordForm'
@@ -16,7 +17,10 @@ import type { DeskRecord } from './useRecord'
 
 const ValuesPane = lazily(() => import('./values/ValuesPane'), 'ValuesPane')
 
+const none: Specimen[] = []
+
 type Props = {
+  /** As it was a moment ago, where nothing of the text is changed there. */
   question: QuestionJson
   /** The question as it was a moment ago, and how to ask for it as it is now. */
   tried: QuestionJson
@@ -39,7 +43,7 @@ type Props = {
 }
 
 /** Beside the page: try it, what is found in it, classify it, what was changed. */
-export function DeskSidebar({
+export const DeskSidebar = memo(function DeskSidebar({
   question,
   tried,
   now,
@@ -58,12 +62,14 @@ export function DeskSidebar({
 }: Props) {
   const tell = useToast()
   const [roll, setRoll] = useState<number | undefined>()
-  const specimens = record.record.specimens ?? []
+  const specimens = record.record.specimens ?? none
   const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
-  const keep = (specimen: Omit<Specimen, 'id'>) => {
-    setSpecimens([...specimens, { id: freeId(specimens), ...specimen }])
-    tell({ text: texts.specimens.kept })
-  }
+  const { keep } = useSteady({
+    keep: (specimen: Omit<Specimen, 'id'>) => {
+      setSpecimens([...specimens, { id: freeId(specimens), ...specimen }])
+      tell({ text: texts.specimens.kept })
+    },
+  })
   const tabs = [
     {
       id: 'try',
@@ -138,4 +144,4 @@ export function DeskSidebar({
       />
     </div>
   )
-}
+})

@@ -10,7 +10,7 @@ import { gapKinds, makeGap } from './makeGap'
 
 type Props = {
   editor: Editor
-  question: QuestionJson
+  now: () => QuestionJson
   defaults: Defaults
   change: (edit: (now: QuestionJson) => QuestionJson) => void
   open: boolean
@@ -18,13 +18,13 @@ type Props = {
 }
 
 /** Makes what is selected in the text an answer: typed, a number, a drop-down or a gap for a tile. */
-export function GapMenu({ editor, question, defaults, change, open, onOpen }: Props) {
+export function GapMenu({ editor, now, defaults, change, open, onOpen }: Props) {
   const tell = useToast()
   const make = (kind: string) => {
     const at = selectedWords(editor)
     if (!at) return tell({ text: texts.desk.selectFirst, look: 'problem' })
-    const made = makeGap(question, kind, at.words, defaults)
-    change((now) => ({ ...made.question, body: now.body }))
+    const made = makeGap(now(), kind, at.words, defaults)
+    change(({ body }) => ({ ...made.question, body }))
     const chain = editor.chain().focus().insertContentAt({ from: at.from, to: at.to }, made.node)
     if (made.block === null) chain.run()
     else {

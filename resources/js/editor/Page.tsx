@@ -1,25 +1,24 @@
 import type { Editor } from '@tiptap/core'
-import { Fragment, Suspense, useMemo, useState } from 'react'
+import { Fragment, useCallback, useMemo, useState } from 'react'
 import type { Finding, Part, QuestionJson } from '@/api/question'
-import { FeedbackShow, partWith, useDefaults } from '@/lib/defaults'
+import { FeedbackShow, useDefaults } from '@/lib/defaults'
+import { useSame } from '@/lib/useSame'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
-import { parts as kinds, partView } from '@/parts'
+import { partView } from '@/parts'
 import { gapsOf } from '@/parts/gapsOf'
-import { CardPlaceProvider } from '@/parts/PartCard'
-import { kindNames, kindStarts } from '@/parts/words'
-import { Button } from '@/ui/Button'
+import { kindNames } from '@/parts/words'
 import { Menu } from '@/ui/Menu'
-import { Waiting } from '@/ui/Message'
 import { useMedia } from '@/ui/media'
 import { BarExtra } from '@/ui/rich/barExtra'
 import { ValueNames } from '@/ui/rich/equation/valueNames'
 import { SafeEditor } from '@/ui/SafeEditor'
-import { ChangeKind } from './ChangeKind'
-import { anchorOf, freshPart } from './fresh'
-import { GapMenu } from './GapMenu'
+import { type BodyMenu, BodyTools } from './BodyTools'
+import { anchorOf } from './fresh'
 import { tablesOf } from './gaps'
-import { MakeTable } from './MakeTable'
 import { MediaDeskProvider } from './media/MediaDeskProvider'
+import { PartItem } from './PartItem'
+import { problemAt } from './problemAt'
 import { QuestionSettings } from './QuestionSettings'
 import { StimuliAbove } from './StimuliAbove'
 import { TablePoints } from './TablePoints'
@@ -43,15 +42,15 @@ type Props = {
 export function Page({ question, findings, bank, refused, begin, change, onValues }: Props) {
   const media = useMedia(bank)
   const defaults = useDefaults(bank)
-  const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
-  const exactly = (path: string) => findings.find((finding) => finding.path === path)?.message
-  const [adding, setAdding] = useState(false)
-  const [gapping, setGapping] = useState(false)
-  const [tabling, setTabling] = useState(false)
+  const found = useSame(findings)
+  const problem = (path: string) => problemAt(found, path)
+  const exactly = (path: string) => found.find((finding) => finding.path === path)?.message
+  const [menu, setMenu] = useState<BodyMenu>(null)
   const [opened, setOpened] = useState<string[]>([])
-  const variables = allNames(question.variables)
+  const names = useMemo(() => allNames(question.variables), [question.variables])
   const ordered = inOrder(question)
   const tables = tablesOf(question.body)
+  const gaps = useSame(Object.fromEntries(question.parts.map(({ id }) => [id, gapsOf(question.body, id)])))
   const words = {
     part: (id: string) => {
       const at = ordered.findIndex((part) => part.id === id)
@@ -67,35 +66,27 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
       return `${number} ${tile === '' ? texts.desk.emptyGap : tile}`
     },
   }
-  const setPart = (part: Part, place: string) =>
-    change(
-      (now) => ({ ...now, parts: now.parts.map((one) => (one.id === part.id ? part : one)) }),
-      place === '' ? '' : `part ${part.id} ${place}`,
-    )
-  const remove = (id: string) =>
-    change((now) => ({ ...now, parts: now.parts.filter((part) => part.id !== id), body: now.body.replace(anchor(id), '') }))
-  const add = (kind: string, editor: Editor) => {
-    const fresh = freshPart(
-      kind,
-      question.parts.map((one) => one.id),
-    )
-    if (!fresh) return
-    const part = partWith(fresh, defaults)
-    change((now) => ({ ...now, parts: [...now.parts, part] }))
-    if (partView(kind)?.inline)
-      editor
-        .chain()
-        .focus()
-        .insertContent({ type: 'partInline', attrs: { id: part.id } })
-        .run()
-    else
-      editor
-        .chain()
-        .insertContentAt(editor.state.doc.content.size, { type: 'partBlock', attrs: { id: part.id } })
-        .run()
-  }
-  const names = useMemo(() => allNames(question.variables), [question.variables])
-  const smallValueMenu = (editor: Editor) => <ValueMenu small editor={editor} question={question} change={change} onValues={onValues} />
+  const acts = useSteady({
+    now: () => question,
+    change,
+    set: (part: Part, place: string) =>
+      change(
+        (now) => ({ ...now, parts: now.parts.map((one) => (one.id === part.id ? part : one)) }),
+        place === '' ? '' : `part ${part.id} ${place}`,
+      ),
+    remove: (id: string) =>
+      change((now) => ({ ...now, parts: now.parts.filter((part) => part.id !== id), body: now.body.replace(anchor(id), '') })),
+    putBack: (id: string) =>
+      change((now) => {
+        const part = now.parts.find((one) => one.id === id)
+        return part ? { ...now, body: now.body + anchorOf(part) } : now
+      }),
+    onValues,
+  })
+  const smallValueMenu = useCallback(
+    (editor: Editor) => <ValueMenu small editor={editor} now={acts.now} names={names} change={acts.change} onValues={acts.onValues} />,
+    [acts, names],
+  )
   return (
     <ValueNames value={names}>
       <MediaDeskProvider bank={bank}>
@@ -130,36 +121,23 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
                   placeholder={texts.desk.stemHint}
                   {...(begin ? { autoFocus: true, begin } : {})}
                   bar="full"
-                  tables={() => <Menu.Item onSelect={() => setTabling(true)}>{texts.table.make}</Menu.Item>}
+                  tables={() => <Menu.Item onSelect={() => setMenu('table')}>{texts.table.make}</Menu.Item>}
                   more={(editor) => (
-                    <>
-                      <span className="mx-1 h-4 w-px bg-hairline" />
-                      <Menu.Root
-                        open={adding}
-                        onOpen={setAdding}
-                        onClosed={() => editor.commands.focus()}
-                        button={
-                          <Button look="quiet" className="!px-2">
-                            {texts.desk.addPart}
-                          </Button>
-                        }
-                      >
-                        {kinds.map((kind) => (
-                          <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
-                            {kindStarts[kind.kind]}
-                          </Menu.Item>
-                        ))}
-                      </Menu.Root>
-                      {tabling ? <MakeTable editor={editor} question={question} change={change} onClose={() => setTabling(false)} /> : null}
-                      <GapMenu editor={editor} question={question} defaults={defaults} change={change} open={gapping} onOpen={setGapping} />
-                      <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
-                      <ValueMenu editor={editor} question={question} change={change} onValues={onValues} />
-                    </>
+                    <BodyTools
+                      editor={editor}
+                      defaults={defaults}
+                      names={names}
+                      open={menu}
+                      onOpen={setMenu}
+                      now={acts.now}
+                      change={acts.change}
+                      onValues={acts.onValues}
+                    />
                   )}
-                  onSlash={() => setAdding(true)}
+                  onSlash={() => setMenu('part')}
                   onKey={(event) => {
                     if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
-                    setGapping(true)
+                    setMenu('gap')
                     return true
                   }}
                   onChange={(body, isStep) => change((now) => ({ ...now, body }), isStep ? '' : 'body')}
@@ -168,41 +146,9 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
               </div>
               {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
               {ordered.map((part, at) => {
-                const View = partView(part.kind)?.Editor
-                const i = question.parts.indexOf(part)
                 const table = tables.find((ids) => ids.includes(part.id))
                 const shown = !table || opened.includes(table[0] ?? '')
                 const first = table?.[0] === part.id
-                const card =
-                  View && shown ? (
-                    <CardPlaceProvider
-                      value={{
-                        number: ordered.length > 1 ? at + 1 : null,
-                        missing: !anchor(part.id).test(question.body),
-                        putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
-                        remove: () => remove(part.id),
-                        variables,
-                        values: question.variables,
-                        gaps: gapsOf(question.body, part.id),
-                        bank,
-                        change: (
-                          <ChangeKind
-                            question={question}
-                            part={part.id}
-                            name={words.part(part.id)}
-                            bank={bank}
-                            onChange={(next) => change(() => next)}
-                          />
-                        ),
-                      }}
-                    >
-                      <Suspense fallback={<Waiting text={texts.loading} />}>
-                        <div data-place={`part ${part.id}`} className="contents">
-                          <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
-                        </div>
-                      </Suspense>
-                    </CardPlaceProvider>
-                  ) : null
                 return (
                   <Fragment key={part.id}>
                     {table && first ? (
@@ -218,7 +164,23 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
                         }
                       />
                     ) : null}
-                    {card}
+                    {shown ? (
+                      <PartItem
+                        part={part}
+                        index={question.parts.indexOf(part)}
+                        number={ordered.length > 1 ? at + 1 : null}
+                        name={words.part(part.id)}
+                        isOnly={ordered.length === 1}
+                        missing={!anchor(part.id).test(question.body)}
+                        gaps={gaps[part.id] ?? []}
+                        values={question.variables}
+                        variables={names}
+                        bank={bank}
+                        media={media}
+                        findings={found}
+                        acts={acts}
+                      />
+                    ) : null}
                   </Fragment>
                 )
               })}

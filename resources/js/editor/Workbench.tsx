@@ -1,8 +1,9 @@
-import { useDeferredValue, useRef, useState } from 'react'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { ModelAnswer, Part, QuestionJson } from '@/api/question'
+import type { Finding, ModelAnswer, Part, QuestionJson } from '@/api/question'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { useHistory } from '@/lib/useHistory'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { freshId } from '@/parts/fresh'
 import { usePresentation } from '@/question/try/usePresentation'
@@ -38,6 +39,8 @@ type Props = {
   onAnother?: () => void
 }
 
+const none: Finding[] = []
+
 /** The question on the left as one page, each part with its key; on the right as a learner meets it. */
 export function Workbench({ home, crumbs, revision, start, note, dirty, onAnother }: Props) {
   const history = useHistory(start)
@@ -54,7 +57,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const record = useRecord(question, home.slug, apart, history.change, home.choosesFolders && !apart ? home.subject : null)
   const tried = useDeferredValue(useDebouncedValue({ ...question, record: record.record }, 250))
   const shown = usePresentation(tried, 1, home.slug)
-  const findings = shown.data?.findings ?? []
+  const findings = shown.data?.findings ?? none
   const untouched = revision === 0 && !dirty
   const quiet = useQuietFindings(findings, shown.isPlaceholderData, question, untouched && !note)
   useWrittenStimulus(history.change)
@@ -80,6 +83,36 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
     duplicate,
     showTab: setTab,
   })
+  const acts = useSteady({
+    now: () => latest.current,
+    save: () => {
+      save()
+    },
+    another: () => another?.run(),
+    duplicate: () => duplicate?.(),
+    restore: (content: QuestionJson, number: number) => {
+      history.change((now) => ({ ...content, ...(now.record ? { record: now.record } : {}) }))
+      saving.setNote(texts.desk.restoredFrom({ n: number }))
+      tell({ text: texts.desk.restoredHere({ n: number }) })
+    },
+    model: (id: string, model: Omit<ModelAnswer, 'id'>) => {
+      history.change((now) => ({ ...now, parts: now.parts.map((part) => (part.id === id ? withModel(part, model) : part)) }))
+      tell({ text: texts.marking.keptAsModel })
+    },
+    undo: history.undo,
+    redo: history.redo,
+  })
+  const { canUndo, canRedo } = history
+  const steps = useMemo(() => ({ canUndo, canRedo, undo: acts.undo, redo: acts.redo }), [canUndo, canRedo, acts])
+  const mayDuplicate = duplicate !== null
+  const more = useMemo(
+    () => [
+      { title: texts.starts.replace.title, run: () => setDialog('replace') },
+      { title: texts.starts.keep, run: () => setDialog('keep start') },
+      ...(mayDuplicate ? [{ title: texts.bank.duplicate, run: acts.duplicate }] : []),
+    ],
+    [mayDuplicate, acts],
+  )
   const title = question.title || record.name || texts.desk.fresh
   const aside = [
     saving.revision > 0 && apart ? texts.bank.revision({ n: saving.revision }) : '',
@@ -114,23 +147,19 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         folders={record.folders}
         saveName={home.saveName ?? texts.desk.save({ n: saving.revision + 1 })}
         busy={saving.saving}
-        history={history}
-        onSave={() => save()}
-        more={[
-          { title: texts.starts.replace.title, run: () => setDialog('replace') },
-          { title: texts.starts.keep, run: () => setDialog('keep start') },
-          ...(duplicate ? [{ title: texts.bank.duplicate, run: duplicate }] : []),
-        ]}
+        history={steps}
+        onSave={acts.save}
+        more={more}
         {...(apart ? { note: saving.note, onNote: saving.setNote } : {})}
-        {...(another ? { onAnother: another.run, anotherName: another.title } : {})}
+        {...(another ? { onAnother: acts.another, anotherName: another.title } : {})}
       />
     </div>
   )
   const side = (
     <DeskSidebar
-      question={question}
+      question={tab === 'values' ? question : tried}
       tried={tried}
-      now={() => latest.current}
+      now={acts.now}
       bank={home.slug}
       stored={apart}
       folders={apart || home.choosesFolders === true}
@@ -141,15 +170,8 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       onTab={setTab}
       revision={saving.revision}
       change={history.change}
-      onRestore={(content, number) => {
-        history.change((now) => ({ ...content, ...(now.record ? { record: now.record } : {}) }))
-        saving.setNote(texts.desk.restoredFrom({ n: number }))
-        tell({ text: texts.desk.restoredHere({ n: number }) })
-      }}
-      onModel={(id, model) => {
-        history.change((now) => ({ ...now, parts: now.parts.map((part) => (part.id === id ? withModel(part, model) : part)) }))
-        tell({ text: texts.marking.keptAsModel })
-      }}
+      onRestore={acts.restore}
+      onModel={acts.model}
     />
   )
   return (

@@ -1,12 +1,16 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import { flushSync } from 'react-dom'
 import { type Classification, changeRecord } from '@/api/actions'
 import { questionQuery } from '@/api/queries'
 import type { QuestionJson, RecordJson } from '@/api/question'
 import { useAct } from '@/bulk/useAct'
+import { useSteady } from '@/lib/useSteady'
 import { useToast } from '@/ui/Toasts'
 import { foldersOf, setFolders, useNewFolders } from './newFolders'
+
+const empty: RecordJson = {}
+const none: string[][] = []
 
 /**
  * The record of the question on the desk. Of a stored question it is changed at once, field by field, apart from revisions; of a
@@ -24,7 +28,7 @@ export function useRecord(
   const whole = useQuery({ ...questionQuery(question.id), enabled: stored })
   const classify = useAct(bank)
   const tell = useToast()
-  const record: RecordJson = (stored ? whole.data?.question.record : question.record) ?? {}
+  const record: RecordJson = (stored ? whole.data?.question.record : question.record) ?? empty
   const latest = useRef(record)
   const settled = useRef<Promise<void>>(Promise.resolve())
   useEffect(() => {
@@ -50,14 +54,11 @@ export function useRecord(
         .catch((problem: Error) => tell({ text: problem.message, look: 'problem' }))
     }
   }
-  return {
-    record,
-    settled: () => settled.current,
-    name: whole.data?.name ?? '',
-    folders: stored ? (whole.data?.folders ?? []) : folders,
-    change,
-    findings: whole.data?.findings ?? [],
-  }
+  const acts = useSteady({ change, settled: () => settled.current })
+  const name = whole.data?.name ?? ''
+  const inFolders = stored ? (whole.data?.folders ?? none) : folders
+  // the same as long as nothing of it changed: what shows it is not drawn again with each letter of the text
+  return useMemo(() => ({ record, name, folders: inFolders, ...acts }), [record, name, inFolders, acts])
 }
 
 export type DeskRecord = ReturnType<typeof useRecord>

@@ -15,9 +15,11 @@ export type Defaults = {
   time_limit?: number | null
 }
 
+const none: Defaults = {}
+
 export function useDefaults(slug: string): Defaults {
   const bank = useQuery({ ...bankQuery(slug), enabled: slug !== '' })
-  return (bank.data?.defaults ?? {}) as Defaults
+  return (bank.data?.defaults ?? none) as Defaults
 }
 
 /** A new part as the bank begins them; one that earns nothing, such as an opinion, goes on earning nothing. */

@@ -6,21 +6,29 @@ import { meQuery, signOut } from '@/api/queries'
 import { lazily } from '@/lib/lazily'
 import { nextPane } from '@/lib/useKeepFocus'
 import { useScheme } from '@/lib/useScheme'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { settings } from '@/settings'
 import { Button } from '@/ui/Button'
 import { single, useCommandStore, useCommands } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
 import { type Crumb, Frame } from '@/ui/Frame'
-import { Menu } from '@/ui/Menu'
 import { Message, Waiting } from '@/ui/Message'
 import { SearchField } from '@/ui/SearchField'
 import { useToast } from '@/ui/Toasts'
+import { PersonMenu } from './PersonMenu'
 import { helpFor } from './pageFor'
 import { TrayBar, type TrayScope } from './tray/TrayBar'
 
 export type ShellSearch = { label: string; value: string; onChange: (words: string) => void }
 const SignInForm = lazily(() => import('./SignInForm'), 'SignInForm')
+const areas = [
+  { title: texts.areas.desk, to: '/desk' },
+  { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
+  { title: texts.areas.assessments, to: '/assessments', also: ['/blueprints'] },
+  { title: texts.areas.coverage, to: '/coverage', also: ['/frameworks'] },
+  { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
+]
 type Props = {
   title: string
   crumbs: Crumb[]
@@ -49,6 +57,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
     client.clear()
     navigate('/sign-in')
   }
+  const acts = useSteady({ leave: () => void leave(), scheme: setScheme, showKeys: () => show('keys') })
   useCommands('frame', [
     {
       id: 'next-pane',
@@ -120,60 +129,11 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
       <Frame
         product={texts.product}
         skip={texts.skip}
-        areas={[
-          { title: texts.areas.desk, to: '/desk' },
-          { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
-          { title: texts.areas.assessments, to: '/assessments', also: ['/blueprints'] },
-          { title: texts.areas.coverage, to: '/coverage', also: ['/frameworks'] },
-          { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
-        ]}
+        areas={areas}
         search={search ? <SearchField {...search} /> : null}
         person={
           me.data ? (
-            <Menu.Root
-              align="end"
-              button={
-                <button
-                  type="button"
-                  aria-label={[
-                    texts.frame.person({ name: me.data.name }),
-                    initials(me.data.name),
-                    ...(me.data.unread > 0 ? [texts.frame.unread({ n: me.data.unread })] : []),
-                  ].join(', ')}
-                  title={texts.frame.person({ name: me.data.name })}
-                  className="relative flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
-                >
-                  {initials(me.data.name)}
-                  {me.data.unread > 0 ? (
-                    <span
-                      className="-top-0.5 -right-0.5 absolute size-3 rounded-full border-2 border-paper bg-attention"
-                      aria-hidden="true"
-                    />
-                  ) : null}
-                </button>
-              }
-            >
-              <Menu.Label>{me.data.name}</Menu.Label>
-              <Menu.Item onSelect={() => navigate('/account')}>{texts.frame.accountSettings}</Menu.Item>
-              {me.data.unread > 0 ? (
-                <Menu.Item onSelect={() => navigate('/account')}>{texts.frame.unread({ n: me.data.unread })}</Menu.Item>
-              ) : null}
-              <Menu.Item onSelect={() => navigate('/work')}>{texts.frame.work}</Menu.Item>
-              {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.frame.people}</Menu.Item> : null}
-              <Menu.Line />
-              <Menu.Item onSelect={() => show('keys')} keys="?">
-                {texts.frame.keys}
-              </Menu.Item>
-              <Menu.Item onSelect={() => navigate(helpFor(here.pathname))} keys="F1">
-                {texts.help.title}
-              </Menu.Item>
-              <Menu.Item onSelect={() => navigate('/help/formats')}>{texts.frame.formats}</Menu.Item>
-              <Menu.Line />
-              <Menu.Label>{texts.frame.scheme}</Menu.Label>
-              <Menu.Choice value={scheme} options={Object.entries(texts.frame.schemes)} onChange={setScheme} />
-              <Menu.Line />
-              <Menu.Item onSelect={leave}>{texts.signIn.out}</Menu.Item>
-            </Menu.Root>
+            <PersonMenu person={me.data} scheme={scheme} onScheme={acts.scheme} onShowKeys={acts.showKeys} onLeave={acts.leave} />
           ) : null
         }
         crumbs={crumbs}
@@ -231,9 +191,4 @@ function useRemovedCharacters() {
     addEventListener('characters-removed', say)
     return () => removeEventListener('characters-removed', say)
   }, [tell])
-}
-
-function initials(name: string): string {
-  const words = name.split(/\s+/)
-  return `${words[0]?.[0] ?? ''}${words.length > 1 ? (words.at(-1)?.[0] ?? '') : ''}`.toUpperCase()
 }

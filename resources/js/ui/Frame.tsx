@@ -1,13 +1,15 @@
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 import { Link, useLocation } from 'react-router'
 
 export type Crumb = { title: string; to?: string }
 
+/** `also`: where else its screens are. */
+type Area = { title: string; to: string; also?: string[] }
+
 type Props = {
   product: string
   skip: string
-  /** `also`: where else its screens are. */
-  areas: { title: string; to: string; also?: string[] }[]
+  areas: Area[]
   search?: ReactNode
   person?: ReactNode
   crumbs?: Crumb[]
@@ -20,28 +22,13 @@ type Props = {
 
 /** The bar at the top, where one is as a path, and the screen. */
 export function Frame({ product, skip, areas, search, person, crumbs, aside, actions, bottom, children }: Props) {
-  const { pathname } = useLocation()
   return (
     <div className="flex h-dvh flex-col">
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-2">
         {skip}
       </a>
       <header className="flex h-12 flex-none items-center gap-6 border-hairline border-b bg-paper px-4 max-sm:gap-3">
-        <Link to="/desk" className="flex flex-none items-center gap-2 text-head font-bold">
-          <img src="/mark.svg" alt="" width="24" height="24" /> <span className="max-md:sr-only">{product}</span>
-        </Link>
-        <nav aria-label={product} className="flex h-full min-w-0 flex-1 gap-4 overflow-x-auto overflow-y-hidden max-sm:gap-3">
-          {areas.map((area) => (
-            <Link
-              key={area.to}
-              to={area.to}
-              aria-current={pathname === area.to ? 'page' : undefined}
-              className={`-outline-offset-2 flex h-full flex-none items-center border-b-2 px-1 ${[area.to, ...(area.also ?? [])].some((one) => pathname.startsWith(one)) ? 'border-accent font-semibold' : 'border-transparent text-second'}`}
-            >
-              {area.title}
-            </Link>
-          ))}
-        </nav>
+        <Areas product={product} areas={areas} />
         {search}
         {person}
       </header>
@@ -78,3 +65,30 @@ export function Frame({ product, skip, areas, search, person, crumbs, aside, act
     </div>
   )
 }
+
+const link = '-outline-offset-2 flex h-full flex-none items-center border-b-2 px-1'
+
+/** The product's name and its areas; drawn again only where one goes somewhere. */
+const Areas = memo(function Areas({ product, areas }: { product: string; areas: Area[] }) {
+  const { pathname } = useLocation()
+  const isIn = ({ to, also = [] }: Area) => [to, ...also].some((one) => pathname.startsWith(one))
+  return (
+    <>
+      <Link to="/desk" className="flex flex-none items-center gap-2 text-head font-bold">
+        <img src="/mark.svg" alt="" width="24" height="24" /> <span className="max-md:sr-only">{product}</span>
+      </Link>
+      <nav aria-label={product} className="flex h-full min-w-0 flex-1 gap-4 overflow-x-auto overflow-y-hidden max-sm:gap-3">
+        {areas.map((area) => (
+          <Link
+            key={area.to}
+            to={area.to}
+            aria-current={pathname === area.to ? 'page' : undefined}
+            className={`${link} ${isIn(area) ? 'border-accent font-semibold' : 'border-transparent text-second'}`}
+          >
+            {area.title}
+          </Link>
+        ))}
+      </nav>
+    </>
+  )
+})

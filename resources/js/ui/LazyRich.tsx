@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { htmlTree } from './htmlTree'
 import { useMediaDesk } from './media'
 import { RichTree } from './RichTree'
@@ -10,6 +10,7 @@ type Props = React.ComponentProps<typeof SafeEditor>
 export function LazyRich(props: Props) {
   const [editing, setEditing] = useState(props.autoFocus === true)
   const desk = useMediaDesk()
+  const nodes = useMemo(() => (editing ? [] : htmlTree(props.value)), [editing, props.value])
   const pressed = useRef<{ left: number; top: number } | null>(null)
   const still = (
     // biome-ignore lint/a11y/useSemanticElements: what stands here is rich text, which no textarea holds
@@ -27,7 +28,7 @@ export function LazyRich(props: Props) {
       {props.value === '' ? (
         <span className="text-quiet">{props.placeholder}</span>
       ) : (
-        <RichTree nodes={htmlTree(props.value)} media={props.view?.media ?? desk?.address} />
+        <RichTree nodes={nodes} media={props.view?.media ?? desk?.address} />
       )}
     </div>
   )

@@ -1,10 +1,11 @@
-import type { Editor } from '@tiptap/core'
+import type { Editor, EditorOptions } from '@tiptap/core'
 import { NodeSelection } from '@tiptap/pm/state'
 import { EditorContent, useEditor } from '@tiptap/react'
-import { useContext, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { Echoes } from '@/lib/echoes'
 import { list } from '@/lib/format'
 import { later } from '@/lib/lazily'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
@@ -72,7 +73,7 @@ export function RichEditor({
   const editorRef = useRef<Editor | null>(null)
   const pasting = useRef(false)
   /** HTML from elsewhere, and one line that says what of it was left out. */
-  const pasteHtml = async (html: string, event: ClipboardEvent) => {
+  const pasteFrom = async (html: string, event: ClipboardEvent) => {
     const { isComplete, readPasted } = await pasteReader()
     const [on, { desk, tell }] = [editorRef.current, latest.current]
     const pasted = readPasted(html)
@@ -94,8 +95,10 @@ export function RichEditor({
     }
     tell({ text: leftOutWords(leftOut), ...(desk && pasted.pictures.length > 0 ? {} : { undo }) })
   }
-  const editor = useEditor({
-    extensions: extensions(
+  const { pasteHtml } = useSteady({ pasteHtml: pasteFrom })
+  // The same at every render: with others the editor would draw itself anew for each letter.
+  const [extended] = useState(() =>
+    extensions(
       {
         part: (id) => latest.current.words.part(id),
         gap: (gap, of) => latest.current.words.gap?.(gap, of) ?? gap,
@@ -111,12 +114,15 @@ export function RichEditor({
         },
       },
     ),
-    content: html,
-    editorProps: {
+  )
+  const [content] = useState(html)
+  const isLine = calls.onEnter !== undefined
+  const editorProps = useMemo<EditorOptions['editorProps']>(
+    () => ({
       attributes: {
         'aria-label': label,
         role: 'textbox',
-        'aria-multiline': calls.onEnter ? 'false' : 'true',
+        'aria-multiline': isLine ? 'false' : 'true',
         class: className,
         ...(placeholder ? { 'data-placeholder': placeholder } : {}),
       },
@@ -167,7 +173,13 @@ export function RichEditor({
         pasteHtml(html, event)
         return true
       },
-    },
+    }),
+    [label, className, placeholder, isLine, pasteHtml],
+  )
+  const editor = useEditor({
+    extensions: extended,
+    content,
+    editorProps,
     onUpdate: ({ editor: changed, transaction }) => {
       const html = changed.isEmpty ? '' : changed.getHTML()
       echoes.current.say(html)

@@ -9,13 +9,13 @@ import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { ToolButton } from '@/ui/rich/ToolButton'
 import { useToast } from '@/ui/Toasts'
-import { allNames } from './variables'
 
 const words = texts.values
 
 type Props = {
   editor: Editor
-  question: QuestionJson
+  now: () => QuestionJson
+  names: string[]
   change: (edit: (now: QuestionJson) => QuestionJson) => void
   /** Opens the pane of the values. */
   onValues: () => void
@@ -24,17 +24,17 @@ type Props = {
 }
 
 /** Lets the number at the cursor vary, here or everywhere; or puts a value that is there into the text. */
-export function ValueMenu({ editor, question, change, onValues, small }: Props) {
+export function ValueMenu({ editor, now, names, change, onValues, small }: Props) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState<Place | null>(null)
   const vary = useMutation({
-    mutationFn: ({ place }: { place: Place; everywhere: boolean }) => letVary(question, place.number),
+    mutationFn: ({ place }: { place: Place; everywhere: boolean }) => letVary(now(), place.number),
     onSuccess: ({ question: varied, name, places }, { place, everywhere }) => {
       const added = varied.variables?.list.at(-1)
-      if (everywhere) change((now) => ({ ...varied, ...(now.record ? { record: now.record } : {}) }))
+      if (everywhere) change(({ record }) => ({ ...varied, ...(record ? { record } : {}) }))
       else if (added) {
-        change((now) => ({ ...now, variables: { ...now.variables, list: [...(now.variables?.list ?? []), added] } }))
+        change((question) => ({ ...question, variables: { ...question.variables, list: [...(question.variables?.list ?? []), added] } }))
         editor.chain().focus().insertContentAt({ from: place.from, to: place.to }, { type: 'value', attrs: { name } }).run()
       }
       tell({ text: words.varied({ number: place.number, name, n: everywhere ? places : 1 }) })
@@ -42,7 +42,6 @@ export function ValueMenu({ editor, question, change, onValues, small }: Props) 
     },
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
-  const names = allNames(question.variables)
   return (
     <Menu.Root
       open={open}

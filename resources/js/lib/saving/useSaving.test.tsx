@@ -44,6 +44,22 @@ test('keeps a change in the browser at once and on the server after a pause', as
   expect(keptHere('q1')).toBeNull()
 })
 
+test('renders the page once for each letter, not again for keeping it', () => {
+  let renders = 0
+  const client = new QueryClient()
+  const wrapper = ({ children }: PropsWithChildren) => <QueryClientProvider client={client}>{children}</QueryClientProvider>
+  const count = (content: Content) => {
+    renders++
+    return useSaving<Content>(content, home, 1, false)
+  }
+  const hook = renderHook(count, { wrapper, initialProps: { text: '' } })
+  hook.rerender({ text: 'a' }) // which is said to be typed: once more
+  renders = 0
+  for (const text of ['ab', 'abc', 'abcd']) hook.rerender({ text })
+  expect(hook.result.current.keeping).toBe('typing')
+  expect(renders).toBe(3)
+})
+
 test('keeps it in the browser and tries again while the server cannot be reached', async () => {
   server.keep.mockRejectedValueOnce(new Error('offline'))
   const hook = render({ text: '' })

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
 import type { Part, Rule } from '@/api/question'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
@@ -13,7 +14,7 @@ import { withRows } from '../withRows'
 import { withRules } from '../withRules'
 import { ChoiceSettings } from './ChoiceSettings'
 import { signs } from './Learner'
-import { OptionRow } from './OptionRow'
+import { type OptionActs, OptionRow } from './OptionRow'
 import { freshId, type Option, type Settings } from './optionKey'
 
 /** Options with what each earns and says. Enter goes to the next one, pasted lines become options. */
@@ -39,11 +40,12 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     setFocused(id)
     put({ options: [...options, { id, html: '' }] })
   }
+  const at = (id: string) => options.findIndex((one) => one.id === id)
   const next = (i: number) => {
     if (options[i + 1]) table.current?.querySelectorAll<HTMLElement>('[data-option] [role=textbox]')[i + 1]?.focus()
     else add()
   }
-  const paste = (i: number) => (text: string) =>
+  const paste = (i: number, text: string) =>
     pasteLines(text, (lines) =>
       put({
         options: withRows((now.current.part.settings?.options ?? []) as Option[], i, lines, toHtml, (rows) => ({
@@ -56,6 +58,17 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     put({ options: options.filter((one) => one.id !== id) }, { key: { ...part.key, rules: rules.filter((one) => one.on !== id) } })
     afterRemoving(table.current, 'tbody tr', i)
   }
+  const acts = useSteady<OptionActs>({
+    text: (id, html) => setOption(id, (one) => ({ ...one, html }), `option ${id}`),
+    next: (id) => next(at(id)),
+    move: (id, by) => put({ options: moved(options, at(id), at(id) + by) }),
+    key: (id) => setRules(withKey(rules, id, several)),
+    credit: (id, credit) => setRules(withRule(rules, id, { credit }), `${id} credit`),
+    feedback: (id, feedback) => setRules(withRule(rules, id, { feedback }), `${id} feedback`),
+    fixed: (id) => setOption(id, ({ fixed, ...one }) => (fixed ? one : { ...one, fixed: true })),
+    remove: (id) => remove(id, at(id)),
+    pasteLines: (id, text) => paste(at(id), text),
+  })
   return (
     <PartCard
       part={part}
@@ -99,15 +112,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               wrong={problem(`/settings/options/${i}/html`)}
               autoFocus={focused === option.id}
               media={media}
-              onText={(html) => setOption(option.id, (one) => ({ ...one, html }), `option ${option.id}`)}
-              onNext={() => next(i)}
-              onMove={(by) => put({ options: moved(options, i, i + by) })}
-              onKey={() => setRules(withKey(rules, option.id, several))}
-              onCredit={(credit) => setRules(withRule(rules, option.id, { credit }), `${option.id} credit`)}
-              onFeedback={(feedback) => setRules(withRule(rules, option.id, { feedback }), `${option.id} feedback`)}
-              onFixed={() => setOption(option.id, ({ fixed, ...one }) => (fixed ? one : { ...one, fixed: true }))}
-              onRemove={() => remove(option.id, i)}
-              onPasteLines={paste(i)}
+              acts={acts}
             />
           ))}
         </tbody>

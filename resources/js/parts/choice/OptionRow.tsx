@@ -1,4 +1,5 @@
 import { Pin } from 'lucide-react'
+import { memo } from 'react'
 import type { Feedback, Rule } from '@/api/question'
 import { texts } from '@/messages'
 import { LazyRich } from '@/ui/LazyRich'
@@ -19,15 +20,20 @@ type Props = {
   wrong: string | undefined
   autoFocus: boolean
   media: (id: string) => string
-  onText: (html: string) => void
-  onNext: () => void
-  onMove: (by: -1 | 1) => void
-  onKey: () => void
-  onCredit: (credit: string) => void
-  onFeedback: (feedback: Feedback) => void
-  onFixed: () => void
-  onRemove: () => void
-  onPasteLines: (text: string) => boolean
+  acts: OptionActs
+}
+
+/** What is done with an option, named by its id; the same functions at every render. */
+export type OptionActs = {
+  text: (id: string, html: string) => void
+  next: (id: string) => void
+  move: (id: string, by: -1 | 1) => void
+  key: (id: string) => void
+  credit: (id: string, credit: string) => void
+  feedback: (id: string, feedback: Feedback) => void
+  fixed: (id: string) => void
+  remove: (id: string) => void
+  pasteLines: (id: string, text: string) => boolean
 }
 
 const words = { part: (id: string) => id }
@@ -50,14 +56,14 @@ const places = {
 }
 
 /** One option: whether it is the key, its text, what it earns and says, whether it stays in its place. */
-export function OptionRow(props: Props) {
-  const { option, name, sign, rule, wrong } = props
+export const OptionRow = memo(function OptionRow(props: Props) {
+  const { option, name, sign, rule, wrong, acts } = props
   const isKey = rule?.credit === '1'
   const at = props.isCard ? places.card : places.row
   const keys = (event: KeyboardEvent) => {
     if (event.altKey && !event.shiftKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
-      props.onMove(event.key === 'ArrowUp' ? -1 : 1)
-    else if (event.altKey && event.key === 'Enter') props.onKey()
+      acts.move(option.id, event.key === 'ArrowUp' ? -1 : 1)
+    else if (event.altKey && event.key === 'Enter') acts.key(option.id)
     else return false
     return true
   }
@@ -69,7 +75,7 @@ export function OptionRow(props: Props) {
           aria-pressed={isKey}
           aria-label={texts.parts.isKey({ option: name })}
           title={texts.parts.isKey({ option: name })}
-          onClick={props.onKey}
+          onClick={() => acts.key(option.id)}
           className={`min-h-7 min-w-7 rounded-ui border font-serif ${isKey ? 'border-accent bg-accent text-on-accent' : 'border-transparent text-second hover:border-edge'}`}
         >
           {sign || (isKey ? '✓' : '·')}
@@ -83,18 +89,23 @@ export function OptionRow(props: Props) {
           view={{ media: props.media, table: '' }}
           placeholder={props.first ? texts.parts.firstOption : texts.parts.nextOption}
           autoFocus={props.autoFocus}
-          onEnter={props.onNext}
-          onPasteLines={props.onPasteLines}
+          onEnter={() => acts.next(option.id)}
+          onPasteLines={(text) => acts.pasteLines(option.id, text)}
           onKey={keys}
-          onChange={props.onText}
+          onChange={(html) => acts.text(option.id, html)}
         />
         {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
       </td>
       <td className={`whitespace-nowrap px-2 py-1.5 text-right ${at.credit}`}>
-        <Credit value={rule?.credit ?? '0'} label={name} onChange={props.onCredit} />
+        <Credit value={rule?.credit ?? '0'} label={name} onChange={(credit) => acts.credit(option.id, credit)} />
       </td>
       <td className={`px-2 py-1.5 ${at.feedback}`}>
-        <FeedbackField withShow value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
+        <FeedbackField
+          withShow
+          value={rule?.feedback}
+          label={`${texts.parts.feedback}: ${name}`}
+          onChange={(feedback) => acts.feedback(option.id, feedback)}
+        />
       </td>
       <td className={`whitespace-nowrap px-1 py-1.5 text-right ${at.buttons}`}>
         {props.shuffled ? (
@@ -104,13 +115,13 @@ export function OptionRow(props: Props) {
             aria-label={texts.parts.stays({ option: name })}
             title={texts.parts.stays({ option: name })}
             className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well aria-pressed:text-accent"
-            onClick={props.onFixed}
+            onClick={() => acts.fixed(option.id)}
           >
             <Pin size={14} aria-hidden="true" fill={option.fixed ? 'currentColor' : 'none'} className="inline" />
           </button>
         ) : null}
-        <RemoveButton name={name} onClick={props.onRemove} />
+        <RemoveButton name={name} onClick={() => acts.remove(option.id)} />
       </td>
     </tr>
   )
-}
+})

@@ -1,4 +1,4 @@
-import { Fragment, useState } from 'react'
+import { Fragment, memo, useState } from 'react'
 import type { ModelAnswer, QuestionJson, Specimen } from '@/api/question'
 import { lazily } from '@/lib/lazily'
 import { triesLeft } from '@/lib/phrases/desk'
@@ -43,7 +43,18 @@ type Props = {
 }
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
-export function TryPane({ question, bank, stored, showKey, showFeedback, onSpecimen, onModel, bench, roll, now }: Props) {
+export const TryPane = memo(function TryPane({
+  question,
+  bank,
+  stored,
+  showKey,
+  showFeedback,
+  onSpecimen,
+  onModel,
+  bench,
+  roll,
+  now,
+}: Props) {
   const attempt = useTry(question, bank, now, roll)
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank, stored ? question.id : undefined)
@@ -172,4 +183,4 @@ export function TryPane({ question, bank, stored, showKey, showFeedback, onSpeci
       </RoomForWorking>
     </PlaysLimited>
   )
-}
+})

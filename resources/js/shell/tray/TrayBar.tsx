@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { assessmentsQuery, type TrayRow } from '@/api/assembly'
 import { banksQuery } from '@/api/queries'
@@ -30,7 +30,7 @@ const NewAssessment = lazily(() => import('./NewAssessment'), 'NewAssessment')
 const button = 'min-h-8 rounded-ui border border-on-bar/40 px-3 font-semibold hover:bg-on-bar hover:text-bar'
 
 /** The tray, at the bottom of every screen while something lies in it. */
-export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
+export const TrayBar = memo(function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
   const tray = useTray()
   const tell = useToast()
   const navigate = useNavigate()
@@ -168,7 +168,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
       {making ? <NewAssessment questions={tray.ids} onClose={() => setMaking(false)} /> : null}
     </section>
   )
-}
+})
 
 /** Which assessment the tray goes to. */
 function AddMenu({ atHand, onAdd, onNew }: { atHand: string | undefined; onAdd: (id: string) => void; onNew: () => void }) {

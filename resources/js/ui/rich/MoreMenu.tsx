@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/core'
 import { Ellipsis } from 'lucide-react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { Menu } from '../Menu'
@@ -14,7 +14,7 @@ const NumberDialog = lazily(() => import('./NumberDialog'), 'NumberDialog')
 const LanguageDialog = lazily(() => import('./LanguageDialog'), 'LanguageDialog')
 
 /** What is wanted now and then: direction, language, numbering, no formatting at all. */
-export function MoreMenu({ editor }: { editor: Editor }) {
+export const MoreMenu = memo(function MoreMenu({ editor }: { editor: Editor }) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
   const [naming, setNaming] = useState(false)
@@ -94,4 +94,4 @@ export function MoreMenu({ editor }: { editor: Editor }) {
       {naming ? <LanguageDialog editor={editor} onClose={() => setNaming(false)} /> : null}
     </>
   )
-}
+})

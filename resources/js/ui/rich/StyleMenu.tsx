@@ -1,5 +1,6 @@
 import type { Editor } from '@tiptap/core'
 import { useEditorState } from '@tiptap/react'
+import { memo } from 'react'
 import { texts } from '@/messages'
 
 const words = texts.rich.style
@@ -23,7 +24,7 @@ function apply(editor: Editor, style: Style) {
 }
 
 /** What kind of paragraph the cursor is in. */
-export function StyleMenu({ editor }: { editor: Editor }) {
+export const StyleMenu = memo(function StyleMenu({ editor }: { editor: Editor }) {
   const style = useEditorState({ editor, selector: ({ editor: now }) => styleOf(now) })
   return (
     <select
@@ -40,4 +41,4 @@ export function StyleMenu({ editor }: { editor: Editor }) {
       ))}
     </select>
   )
-}
+})

@@ -1,7 +1,7 @@
 import type { Editor } from '@tiptap/core'
 import { Omega } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
 import { insertHere } from './insertHere'
@@ -20,7 +20,15 @@ const RECENT = 'symbols'
 const KEPT = 16
 
 /** Characters that keyboards lack; those used before come first. */
-export function SymbolMenu({ editor, open, onOpen }: { editor: Editor; open: boolean; onOpen: (open: boolean) => void }) {
+export const SymbolMenu = memo(function SymbolMenu({
+  editor,
+  open,
+  onOpen,
+}: {
+  editor: Editor
+  open: boolean
+  onOpen: (open: boolean) => void
+}) {
   const [recent, setRecent] = useState(() => storedValue(RECENT, isTexts, []))
   const put = (sign: string) => {
     const next = [sign, ...recent.filter((one) => one !== sign)].slice(0, KEPT)
@@ -67,7 +75,7 @@ export function SymbolMenu({ editor, open, onOpen }: { editor: Editor; open: boo
       </Popover.Portal>
     </Popover.Root>
   )
-}
+})
 
 const named = () =>
   Object.entries(groups).map(([key, signs]) => [words.groups[key as keyof typeof groups], signs.split(' ')] as [string, string[]])

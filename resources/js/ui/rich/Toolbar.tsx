@@ -16,7 +16,7 @@ import {
   Superscript,
   Underline,
 } from 'lucide-react'
-import { type ReactNode, useContext, useState } from 'react'
+import { type ReactNode, useCallback, useContext, useState } from 'react'
 import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { type Placed, useMediaDesk } from '../media'
@@ -72,6 +72,7 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
     editor.view.focus()
     onAsk(what)
   }
+  const openSymbols = useCallback((open: boolean) => onAsk(open ? 'symbols' : null), [onAsk])
   const shown = full ? [...marks, ...lists] : marks.filter((one) => few.includes(one.name))
   const on = useEditorState({
     editor,
@@ -105,7 +106,7 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
         <ToolButton name={words.recording} keys={formatKeys.recording} icon={AudioLines} onClick={() => ask('recording')} />
       ) : null}
       <ToolButton name={words.equation} keys={formatKeys.equation} icon={Sigma} onClick={() => ask('equation')} />
-      <SymbolMenu editor={editor} open={asked === 'symbols'} onOpen={(open) => onAsk(open ? 'symbols' : null)} />
+      <SymbolMenu editor={editor} open={asked === 'symbols'} onOpen={openSymbols} />
       {full ? <TableTools editor={editor}>{tables}</TableTools> : null}
       {full ? <MoreMenu editor={editor} /> : null}
       {more}

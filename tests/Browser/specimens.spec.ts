@@ -66,7 +66,9 @@ test('responses from a table guard a question: one that does not hold shows ever
   await page.getByRole('button', { name: 'Keep as specimen' }).click()
   await expect(specimens.getByRole('row', { name: /chalk.*passes/ })).toBeVisible()
   await page.getByRole('tab', { name: 'Classify' }).click()
-  await page.getByRole('combobox', { name: 'Status' }).selectOption('approved')
+  const status = page.getByRole('combobox', { name: 'Status' })
+  await status.selectOption('approved')
+  await expect(status).toHaveValue('approved') // it shows what is stored, so the list has it too
   await page.goto(`/banks/tams-drafts?words=${encodeURIComponent(name)}`)
   await expect(row(page, new RegExp(`${name}.*approved`))).toBeVisible()
 })

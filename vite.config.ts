@@ -27,6 +27,9 @@ const ofLists = new RegExp(
 /** What asks for the data of the first screen, while everything else is still being fetched. */
 const ofEarly = /resources\/js\/(early|screens|api\/(early|get))\.ts/
 
+/** Tests that replace modules, or depend on what is loaded. */
+const alone = 'resources/js/**/*.alone.test.{ts,tsx}'
+
 export default defineConfig({
   plugins: [...entries, messages(), react(), tailwindcss()],
   resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
@@ -45,14 +48,19 @@ export default defineConfig({
     },
   },
   test: {
-    // A page is only made for those that look at one: making it takes longer than most tests.
+    // A page is only made for those that look at one: making it takes longer than most tests. Loading the modules takes longer still,
+    // so files share them; those that replace some (`vi.mock`), or depend on what is loaded, have their own.
     environment: 'node',
+    setupFiles: ['resources/js/test-setup.ts'],
+    restoreMocks: true,
+    unstubGlobals: true,
     projects: [
-      { extends: true, test: { name: 'logic', include: ['resources/js/**/*.test.ts'] } },
+      { extends: true, test: { name: 'logic', include: ['resources/js/**/*.test.ts'], exclude: [alone], isolate: false } },
       {
         extends: true,
-        test: { name: 'screen', include: ['resources/js/**/*.test.tsx'], environment: 'jsdom', setupFiles: ['resources/js/test-setup.ts'] },
+        test: { name: 'screen', include: ['resources/js/**/*.test.tsx'], exclude: [alone], isolate: false, environment: 'jsdom' },
       },
+      { extends: true, test: { name: 'alone', include: [alone], environment: 'jsdom' } },
     ],
     // A machine busy with the other groups of tests may take its time.
     testTimeout: 60_000,

@@ -1,10 +1,24 @@
 import '@testing-library/jest-dom/vitest'
 import { cleanup } from '@testing-library/react'
-import { afterEach } from 'vitest'
+import { afterEach, vi } from 'vitest'
 
-// jsdom draws nothing, so it has no rectangles; an editor asks for them when it scrolls to its cursor.
-const nowhere = () => Object.assign([new DOMRect()], { item: () => new DOMRect() }) as unknown as DOMRectList
-Range.prototype.getClientRects ??= nowhere
-Range.prototype.getBoundingClientRect ??= () => new DOMRect()
+// jsdom draws nothing, so it has no rectangles, and nothing in it changes size; an editor asks for them when it scrolls to its cursor.
+if ('Range' in globalThis) {
+  globalThis.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  }
+  const nowhere = () => Object.assign([new DOMRect()], { item: () => new DOMRect() }) as unknown as DOMRectList
+  Range.prototype.getClientRects ??= nowhere
+  Range.prototype.getBoundingClientRect ??= () => new DOMRect()
+}
 
-afterEach(cleanup)
+// Files share their modules, so nothing of one test may be left for the next.
+afterEach(() => {
+  vi.useRealTimers()
+  if (!('document' in globalThis)) return
+  cleanup()
+  window.localStorage.clear()
+  window.sessionStorage.clear()
+})

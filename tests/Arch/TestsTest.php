@@ -28,3 +28,14 @@ it('denies one thing at a time', function (): void {
     }
     expect($found)->toBe([]);
 });
+
+it('gives front-end tests that replace modules their own', function (): void {
+    $sharing = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/js')) as $file) {
+        $shares = preg_match('/(?<!\.alone)\.test\.tsx?$/', (string) $file) === 1;
+        if ($shares && preg_match('/vi\.(mock|doMock|resetModules)\(/', (string) file_get_contents((string) $file)) === 1) {
+            $sharing[] = basename((string) $file);
+        }
+    }
+    expect($sharing)->toBe([]);
+});

@@ -130,6 +130,7 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
   // From the list beside it, by drag.
   await page.getByRole('tab', { name: 'Add' }).click()
   await page.getByLabel('Questions of').selectOption('maps')
+  await page.getByRole('searchbox', { name: 'Find questions to add' }).fill('Close contours')
   const pick = page.getByRole('listbox', { name: 'Questions', exact: true }).getByRole('option', { name: /Close contours/ })
   await dragOnto(page, pick, moves.nth(1), { x: 4, y: 2 })
   await expect(moves).toHaveCount(13)

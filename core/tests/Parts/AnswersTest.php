@@ -13,8 +13,8 @@ use WideQuarry\Scoring\Scorer;
 use WideQuarry\Tests\Support\Schemas;
 
 /*
- * Parts as learners see them, and what they answer by keys and clicks (resources/js/parts/learners.test.tsx answers them): the core shows
- * the same, and gives the answers their points.
+ * Parts as learners see them, and what they answer by keys and clicks (resources/js/parts/learners.alone.test.tsx answers them): the
+ * core shows the same, and gives the answers their points.
  */
 
 /** @return list<array{string, stdClass}> */

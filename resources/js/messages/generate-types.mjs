@@ -53,7 +53,7 @@ export function messageTypes() {
       if (error.code !== 'ENOENT') throw error // shared folders have no texts of a kind
     }
   }
-  return `// Made from the catalogue by npm run messages; messages.test.ts fails when it is out of date.\ntype Words = string | number | readonly string[]\n\nexport type Messages = ${typeOf(catalogue, '', '')}\n`
+  return `// Made from the catalogue by npm run messages; messages.alone.test.ts fails when it is out of date.\ntype Words = string | number | readonly string[]\n\nexport type Messages = ${typeOf(catalogue, '', '')}\n`
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) writeFileSync(new URL('types.ts', here), messageTypes())

@@ -1,4 +1,4 @@
-// Made from the catalogue by npm run messages; messages.test.ts fails when it is out of date.
+// Made from the catalogue by npm run messages; messages.alone.test.ts fails when it is out of date.
 type Words = string | number | readonly string[]
 
 export type Messages = {

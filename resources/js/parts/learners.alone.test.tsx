@@ -92,14 +92,6 @@ function Sheet({ view, part, onResponse }: Answered) {
   )
 }
 
-vi.stubGlobal(
-  'ResizeObserver',
-  class {
-    observe() {}
-    disconnect() {}
-  },
-)
-
 describe.each(parts.filter((view) => cases[view.kind]))('$kind', (view) => {
   const { shown, answers } = cases[view.kind] as Case
 

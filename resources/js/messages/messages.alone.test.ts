@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { parse } from '@formatjs/icu-messageformat-parser'
 import { describe, expect, it } from 'vitest'

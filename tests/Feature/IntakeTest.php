@@ -473,6 +473,31 @@ it('makes folders of the groups of a source, as they are named anew', function (
         ->toBe(1);
 });
 
+it('calls a question anew, inside too, whose id another bank has', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);
+    DB::table('bank_grants')->insert(['bank_id' => $other->id, 'user_id' => $world->people['writer']->id, 'role' => 'writer']);
+    $package = World::package($questions = several(2));
+    $ids = fn (Bank $bank): array => DB::table('questions')
+        ->join('revisions', 'question_id', 'questions.id')
+        ->where('bank_id', $bank->id)
+        ->whereNot('questions.id', $world->question)
+        ->orderBy('title')
+        ->selectRaw("questions.id, content->>'id' AS inside")
+        ->pluck('inside', 'id')
+        ->all();
+    foreach (['rocks', 'other'] as $bank) {
+        $id = give([upload($package)], ['bank' => $bank])->json('data.id');
+        expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('data.state'))->toBe('committed');
+    }
+
+    expect($ids($world->bank))->toBe(array_column($questions, 'id', 'id'))->and($ids($other))->toHaveCount(2);
+    foreach ($ids($other) as $id => $inside) {
+        expect($inside)->toBe($id)->not->toBeIn(array_column($questions, 'id'));
+    }
+});
+
 it('brings pictures and stimuli along, and names a stimulus anew where its name is taken', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

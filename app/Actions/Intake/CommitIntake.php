@@ -28,13 +28,10 @@ final readonly class CommitIntake
 {
     private const CHUNK = 500;
 
-    /** Of a StagedRow; its words for the search, the longest of it, go from table to table. */
+    /** Of a StagedRow; content, record and words, the longest of it, go from table to table. */
     private const COLUMNS = [
         'id',
         'source_id',
-        'title',
-        'content',
-        'record',
         'topics',
         'grp',
         'duplicate_of',

@@ -22,9 +22,8 @@ use WideQuarry\Question\QuestionMedia;
 /**
  * Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions.
  *
- * @phpstan-type StagedRow object{id: string, source_id: string, title: string, content: string, record: string, topics: string,
- *     grp: string|null, duplicate_of: string|null, duplicate_by: string|null, skipped: bool,
- *     decision: 'add'|'replace'|'skip'|null}&\stdClass
+ * @phpstan-type StagedRow object{id: string, source_id: string, topics: string, grp: string|null, duplicate_of: string|null,
+ *     duplicate_by: string|null, skipped: bool, decision: 'add'|'replace'|'skip'|null}&\stdClass
  */
 final readonly class ImportChunk
 {
@@ -117,7 +116,7 @@ final readonly class ImportChunk
         }
         $targets = self::targets($rows, $places);
         $columns = implode(', ', QuestionIndex::COLUMNS);
-        [$content, $bound] = self::renamed($replace);
+        [$content, $bound] = self::content($replace);
         $given =
             <<<'SQL'
                 (SELECT * FROM jsonb_to_recordset(?::jsonb) AS one (staged uuid, target uuid)) AS given
@@ -134,7 +133,7 @@ final readonly class ImportChunk
         DB::statement(
             <<<SQL
                 INSERT INTO revisions (question_id, number, content, note, author_id)
-                    SELECT target, 1, jsonb_set($content, '{id}', to_jsonb(target::text)), 'brought in', ? FROM $given
+                    SELECT target, 1, $content, 'brought in', ? FROM $given
                 SQL,
             [...$bound, $person->id, $list],
         );
@@ -219,7 +218,9 @@ final readonly class ImportChunk
         if ($stored === null) {
             return; // judged in this very transaction, so it is there
         }
-        $json = StagedRows::json($row);
+        $json = StagedRows::json(
+            DB::table('staged_questions')->where('id', $row->id)->firstOrFail(['content', 'record', 'topics']),
+        );
         if ($replace !== []) {
             $json = Json::object(strtr(Json::encode($json), $replace));
         }
@@ -251,13 +252,17 @@ final readonly class ImportChunk
     }
 
     /**
-     * Content in which stimuli and media that had to be called anew are so called.
+     * Content under its own id, in which stimuli and media that had to be called anew are so called. Mostly nothing is changed, and then
+     * it is copied as it is stored, without being unpacked, built and packed again.
      *
      * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      * @return array{string, list<string>} an SQL expression and what is bound in it
      */
-    private static function renamed(array $replace): array
+    private static function content(array $replace): array
     {
+        if ($replace === []) {
+            return ["CASE WHEN content->>'id' = target::text THEN content ELSE jsonb_set(content, '{id}', to_jsonb(target::text)) END", []];
+        }
         $expression = 'content::text';
         $bound = [];
         foreach ($replace as $old => $new) {
@@ -265,6 +270,6 @@ final readonly class ImportChunk
             array_push($bound, $old, $new);
         }
 
-        return $bound === [] ? ['content', []] : ["($expression)::jsonb", $bound];
+        return ["jsonb_set(($expression)::jsonb, '{id}', to_jsonb(target::text))", $bound];
     }
 }

@@ -1,6 +1,9 @@
 import '@testing-library/jest-dom/vitest'
-import { cleanup } from '@testing-library/react'
+import { cleanup, configure } from '@testing-library/react'
 import { afterEach, vi } from 'vitest'
+
+// What is waited for comes or it does not; a machine busy with other tests may take its time.
+configure({ asyncUtilTimeout: 20_000 })
 
 // jsdom draws nothing, so it has no rectangles, and nothing in it changes size; an editor asks for them when it scrolls to its cursor.
 if ('Range' in globalThis) {

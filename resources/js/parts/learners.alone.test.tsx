@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { fireEvent, render, screen } from '@testing-library/react'
+import { fireEvent, render, screen, waitFor } from '@testing-library/react'
 import userEvent, { type UserEvent } from '@testing-library/user-event'
 import { Suspense, useState } from 'react'
-import { describe, expect, test, vi } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import type { LearnerProps, PartView } from './definePart'
 import { parts } from './index'
 import { PickUp } from './PickUp'
@@ -103,10 +103,7 @@ describe.each(parts.filter((view) => cases[view.kind]))('$kind', (view) => {
         <Sheet view={view} part={shown} onResponse={(next) => given.push(next)} />
       </Suspense>,
     )
-    await vi.waitFor(
-      () => expect(document.querySelector('button, [role=button], input, select, textarea, [role=application]')).not.toBeNull(),
-      10_000,
-    )
+    await waitFor(() => expect(document.querySelector('button, [role=button], input, select, textarea, [role=application]')).not.toBeNull())
     await acts[view.kind]?.[i]?.(user)
 
     expect(given.at(-1)).toEqual(response)

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen, within } from '@testing-library/react'
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { describe, expect, test, vi } from 'vitest'
@@ -34,7 +34,7 @@ describe('the grid of a rubric', () => {
     render(<Desk scheme="analytic" View={RubricGrid} />)
     await userEvent.click(first())
     await userEvent.keyboard('{Enter}')
-    await vi.waitFor(() => expect(screen.getByRole('textbox', { name: 'Criterion 2' })).toHaveFocus())
+    await waitFor(() => expect(screen.getByRole('textbox', { name: 'Criterion 2' })).toHaveFocus())
     await userEvent.keyboard('{Enter}')
     expect(kept()).toBe('Ideas: 4 2 0 | Language: 2 1 | : 2 1')
   })

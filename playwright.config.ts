@@ -1,9 +1,6 @@
 import { defineConfig } from '@playwright/test'
 import { baseURL } from './tests/Browser/baseURL'
 
-/** Files with the longest jobs: begun first, so that no worker is left alone with one at the end. */
-const long = /\/(transfer|order|desk|bank|kinds|forms|first-hour)\.spec\.ts$/
-
 export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/run/browser',
@@ -15,10 +12,6 @@ export default defineConfig({
   // Each worker has an application of its own, with its own database: what one does, the other does not see. A file is one worker's.
   workers: Number(process.env.BROWSER_WORKERS ?? 1),
   reporter: [['line'], ['junit']],
-  projects: [
-    { name: 'long', testMatch: long },
-    { name: 'short', testIgnore: long },
-  ],
   use: {
     baseURL,
     viewport: { width: 1280, height: 800 },

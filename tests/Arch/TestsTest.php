@@ -29,7 +29,7 @@ it('denies one thing at a time', function (): void {
     expect($found)->toBe([]);
 });
 
-it('gives front-end tests that replace modules their own', function (): void {
+it('gives front-end tests that replace modules a set of modules of their own', function (): void {
     $sharing = [];
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../resources/js')) as $file) {
         $shares = preg_match('/(?<!\.alone)\.test\.tsx?$/', (string) $file) === 1;

@@ -473,7 +473,7 @@ it('makes folders of the groups of a source, as they are named anew', function (
         ->toBe(1);
 });
 
-it('calls a question anew, inside too, whose id another bank has', function (): void {
+it('gives a question a new id, in its content too, where another bank has that id', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
     $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);

@@ -362,7 +362,7 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
     'many, few of them in titles' => [100, 0.2, false],
     'many, also in titles' => [5, 0.02, false],
     'few, sorted' => [1000, 0.02, true, 'title'],
-    // more than the root of what a page of 61 and all there are make
+    // more than the root of 61 rows times all questions
     'many, sorted' => [5, 0.02, false, 'title'],
 ]);
 

@@ -252,8 +252,8 @@ final readonly class ImportChunk
     }
 
     /**
-     * Content under its own id, in which stimuli and media that had to be called anew are so called. Mostly nothing is changed, and then
-     * it is copied as it is stored, without being unpacked, built and packed again.
+     * The content with the id of its question, and with the new names of stimuli and media that had to be renamed. Mostly nothing
+     * changes, and then it is copied as it is stored, without being unpacked, built and packed again.
      *
      * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      * @return array{string, list<string>} an SQL expression and what is bound in it
